@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Assessment;
+
+use Hylognosis\Clearance\Dossier;
+use Hylognosis\Clearance\Gate;
+use Hylognosis\Clearance\RequiredFeatures;
+use Hylognosis\Clearance\SecondLook;
+use Hylognosis\Examination\Examination;
+use Hylognosis\Examination\LifeStage;
+use Hylognosis\Identification\Aim;
+use Hylognosis\Identification\CompiledFlora;
+use Hylognosis\Identification\Danger;
+use Hylognosis\Identification\Identification;
+use Hylognosis\Identification\Identifier;
+use Hylognosis\Identification\NextLook;
+use Hylognosis\Identification\Outlook;
+use Hylognosis\Season\DayOfYear;
+use Hylognosis\Season\Phenology;
+
+/** Takes one full step: rank, explain, decide, suggest. The screens and the shell both ask here. */
+final readonly class Assessor
+{
+    public function __construct(
+        private Identifier $identifier = new Identifier(),
+        private Gate $gate = new Gate(),
+        private NextLook $nextLook = new NextLook(),
+    ) {
+    }
+
+    /** @param callable(LifeStage): CompiledFlora $compiled the flora, made ready for trees of a life stage */
+    public function assess(callable $compiled, Inquiry $inquiry): Assessment
+    {
+        $identification = $this->identify($compiled, $inquiry->examination);
+        $phenology = Phenology::at($identification->compiled->flora, $inquiry->place);
+        $outlook = new Outlook(DayOfYear::on($inquiry->examination->date), $phenology, $inquiry->reach, $inquiry->kit);
+        if (null === $inquiry->claim) {
+            $dangers = Dossier::dangersBut($identification, null);
+            $expected = $identification->leader()->taxon;
+
+            return new Assessment($identification, $this->reports($identification, $dangers, $expected, $outlook), null, $this->nextLook->suggest($identification, $outlook, null));
+        }
+        $dossier = new Dossier(
+            $inquiry->claim, $identification, $phenology, $inquiry->terms, $inquiry->decidedOn,
+            null === $inquiry->second ? null : new SecondLook($this->identify($compiled, $inquiry->second), $inquiry->secondBlind),
+        );
+        $aim = new Aim($inquiry->claim->taxon, (new RequiredFeatures())->open($dossier), $dossier->openDangers());
+
+        return new Assessment(
+            $identification,
+            $this->reports($identification, $dossier->dangers, $inquiry->claim->taxon->id, $outlook),
+            $this->gate->decide($dossier),
+            $this->nextLook->suggest($identification, $outlook, $aim),
+        );
+    }
+
+    /** @param callable(LifeStage): CompiledFlora $compiled */
+    private function identify(callable $compiled, Examination $examination): Identification
+    {
+        return $this->identifier->identify($compiled($examination->stage), $examination);
+    }
+
+    /**
+     * @param list<Danger> $dangers
+     *
+     * @return list<DangerReport>
+     */
+    private function reports(Identification $identification, array $dangers, string $expected, Outlook $outlook): array
+    {
+        return array_map(fn (Danger $danger): DangerReport => new DangerReport(
+            $danger,
+            $identification->posteriorOf($danger->taxon->id),
+            $danger->isExcluded() || $danger->taxon->id === $expected ? null : $this->nextLook->thatWouldExclude($identification->compiled, $danger, $expected, $outlook)?->character,
+        ), $dangers);
+    }
+}

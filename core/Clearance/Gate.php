@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Clearance;
+
+use Hylognosis\Season\DayOfYear;
+
+/**
+ * Closed until proven. All nine points must hold; there is no override. The gate is barred where the taxon or
+ * part is itself harmful, or where something dangerous fits at least as well as what is claimed.
+ */
+final readonly class Gate
+{
+    /** After two or three looks most trees fit alike: until breadth is reached, a danger has to lead by this factor to bar. */
+    private const EARLY_LEAD = 3.0;
+    private const EARLY_SCORES = 2;
+
+    /** @return list<Point> the nine points, in their order */
+    private static function points(): array
+    {
+        return [
+            new RequiredFeatures(),
+            new NoContradiction(),
+            new LookAlikesExcluded(),
+            new Strength(),
+            new Breadth(),
+            new PartAndCondition(),
+            new PlaceAllows(),
+            new People(),
+            new Freshness(),
+        ];
+    }
+
+    public function decide(Dossier $dossier): Clearance
+    {
+        $reports = array_map(static fn (Point $point): PointReport => $point->judge($dossier), self::points());
+        $bar = $this->bar($dossier);
+        if (null !== $bar) {
+            return new Clearance(Answer::Barred, $bar, $reports, null);
+        }
+        $clearance = new Clearance(Answer::Withheld, '', $reports, null);
+        $nearest = $clearance->nearest();
+
+        return null === $nearest
+            ? new Clearance(Answer::Cleared, 'The required list is met, and the dangerous look-alikes known to this flora are excluded.', $reports, $this->until($dossier))
+            : new Clearance(Answer::Withheld, $nearest->because, $reports, null);
+    }
+
+    /** Why the gate is barred; null where it is not. */
+    private function bar(Dossier $dossier): ?string
+    {
+        if ('' !== $dossier->claim->part->harmful) {
+            return $dossier->claim->part->harmful;
+        }
+        $own = $dossier->posteriorOfClaim();
+        $scored = \count($dossier->examination()->findings);
+        $broad = \count($dossier->examination()->organsOnTheTree()) >= Breadth::ORGANS;
+        foreach ($dossier->openDangers() as $danger) {
+            $other = $dossier->identification->posteriorOf($danger->taxon->id);
+            if (($broad && $other >= $own) || ($scored >= self::EARLY_SCORES && $other >= self::EARLY_LEAD * $own)) {
+                return \sprintf(
+                    '%s fits what was seen %s %s. It is %s.',
+                    ucfirst($danger->taxon->commonName()),
+                    $other > 1.05 * $own ? 'better than' : 'as well as',
+                    $dossier->claim->taxon->commonName(),
+                    $danger->severity->value,
+                );
+            }
+        }
+
+        return null;
+    }
+
+    private function until(Dossier $dossier): \DateTimeImmutable
+    {
+        $days = '+'.$dossier->claim->part->freshnessDays.' days';
+        $ends = [$dossier->examination()->date->modify($days)];
+        if (null !== $dossier->second) {
+            $ends[] = $dossier->second->identification->examination->date->modify($days);
+        }
+        if (null !== $dossier->terms->validUntil) {
+            $ends[] = $dossier->terms->validUntil;
+        }
+        $window = $dossier->phenology->window($dossier->claim->part);
+        if (null !== $window) {
+            $ends[] = $dossier->decidedOn->modify('+'.DayOfYear::on($dossier->decidedOn)->until($window->to).' days');
+        }
+
+        return min($ends);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Clearance;
+
+/** How one point stands, why, and what would change it. */
+final readonly class PointReport
+{
+    /**
+     * @param string          $point   id of the point, e.g. `required-features`
+     * @param string          $because the reason, one sentence
+     * @param string          $change  what would change it; empty where it is met
+     * @param list<PointItem> $items
+     */
+    public function __construct(
+        public string $point,
+        public string $title,
+        public PointStatus $status,
+        public string $because,
+        public string $change = '',
+        public array $items = [],
+    ) {
+    }
+
+    public function isMet(): bool
+    {
+        return PointStatus::Met === $this->status;
+    }
+
+    /**
+     * The status of a point is that of its worst line.
+     *
+     * @param list<PointItem> $items
+     */
+    public static function worst(array $items): PointStatus
+    {
+        $statuses = array_map(static fn (PointItem $item): PointStatus => $item->status, $items);
+
+        return match (true) {
+            \in_array(PointStatus::Broken, $statuses, true) => PointStatus::Broken,
+            \in_array(PointStatus::Open, $statuses, true) => PointStatus::Open,
+            default => PointStatus::Met,
+        };
+    }
+}

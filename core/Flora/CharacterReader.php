@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Flora;
+
+use Hylognosis\Document\DocumentError;
+use Hylognosis\Document\Node;
+
+/** Reads one character of a flora document. */
+final readonly class CharacterReader
+{
+    /** @throws DocumentError naming the place that cannot be taken, and why */
+    public function read(Node $node): Character
+    {
+        $node->onlyKnows(['id', 'organ', 'kind', 'label', 'question', 'hint', 'unit', 'states', 'phenophases', 'reach', 'instrument', 'effort', 'misreading', 'confusions', 'age', 'position', 'applies']);
+        $kind = $node->word('kind', CharacterKind::class);
+        $states = FloraReader::byId($node->children('states'), $this->state(...));
+        $numeric = CharacterKind::Number === $kind || CharacterKind::Count === $kind;
+        if ($numeric !== ([] === $states) || 1 === \count($states)) {
+            throw DocumentError::at($node->path.'.states', $numeric ? 'a number or a count has no states.' : 'must hold at least two states.');
+        }
+        $phenophases = array_map(static fn (Node $item): Phenophase => $item->asWord(Phenophase::class), $node->child('phenophases')->items());
+        if ([] === $phenophases) {
+            throw DocumentError::at($node->path.'.phenophases', 'must name at least one phenophase.');
+        }
+
+        return new Character(
+            $node->text('id'),
+            $node->word('organ', Organ::class),
+            $kind,
+            $node->text('label'),
+            $node->text('question'),
+            $node->optionalText('hint'),
+            $states,
+            CharacterKind::Number === $kind ? $node->text('unit') : '',
+            $phenophases,
+            $node->word('reach', Reach::class),
+            $node->has('instrument') ? $node->word('instrument', Instrument::class) : Instrument::None,
+            $node->integer('effort', 1, 5),
+            $node->number('misreading', 0, 0.3),
+            $this->confusions($node, $states),
+            $node->flag('age', false),
+            $node->flag('position', false),
+            $this->applies($node),
+        );
+    }
+
+    private function state(Node $node): State
+    {
+        $node->onlyKnows(['id', 'label', 'definition', 'drawing', 'absence']);
+
+        return new State($node->text('id'), $node->text('label'), $node->text('definition'), $node->text('drawing'), $node->flag('absence', false));
+    }
+
+    /**
+     * @param array<string, State> $states
+     *
+     * @return array<string, list<string>>
+     */
+    private function confusions(Node $node, array $states): array
+    {
+        $confusions = [];
+        foreach ($node->children('confusions') as $pair) {
+            $ids = array_map(static fn (Node $id): string => $id->asText(), $pair->items());
+            if (2 !== \count($ids) || $ids[0] === $ids[1]) {
+                throw DocumentError::at($pair->path, 'must be a pair of two states.');
+            }
+            foreach ([[$ids[0], $ids[1]], [$ids[1], $ids[0]]] as [$one, $other]) {
+                FloraReader::known($states, $one, $pair->path, 'state');
+                $confusions[$one][] = $other;
+            }
+        }
+
+        return $confusions;
+    }
+
+    private function applies(Node $node): ?Applicability
+    {
+        if (!$node->has('applies')) {
+            return null;
+        }
+        $applies = $node->child('applies');
+        $applies->onlyKnows(['character', 'states']);
+
+        return new Applicability($applies->text('character'), $applies->texts('states'));
+    }
+}

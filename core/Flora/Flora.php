@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Flora;
+
+use Hylognosis\Season\Place;
+
+/** A regional reference: characters, taxa, sources. The hash of its content tells one edition from another. */
+final readonly class Flora
+{
+    /**
+     * @param string                    $hash       SHA-256 of its exchange document, 64 hexadecimal digits
+     * @param Place                     $reference  the place its windows of the year are given for
+     * @param array<string, Character>  $characters by id
+     * @param array<string, Taxon>      $taxa       by id
+     * @param array<string, TaxonGroup> $groups     by id
+     * @param array<string, Source>     $sources    by id
+     */
+    public function __construct(
+        public string $name,
+        public string $title,
+        public string $edition,
+        public string $hash,
+        public Place $reference,
+        public array $characters,
+        public array $taxa,
+        public array $groups,
+        public array $sources,
+    ) {
+    }
+
+    /** @throws UnknownEntry if the flora has no such character */
+    public function character(string $id): Character
+    {
+        return $this->characters[$id] ?? throw UnknownEntry::of('character', $id, array_keys($this->characters));
+    }
+
+    /** @throws UnknownEntry if the flora has no such taxon */
+    public function taxon(string $id): Taxon
+    {
+        return $this->taxa[$id] ?? throw UnknownEntry::of('taxon', $id, array_keys($this->taxa));
+    }
+
+    /** @return array<string, Taxon> every taxon that can harm a person, by id */
+    public function dangerous(): array
+    {
+        return array_filter($this->taxa, static fn (Taxon $taxon): bool => $taxon->severity()->isHazard());
+    }
+
+    /**
+     * Whether the flora rules this value out for the taxon: it describes the character and the value is not in
+     * it, or the character cannot apply to the taxon at all.
+     */
+    public function rulesOut(Description $description, Character $character, string|float $value): bool
+    {
+        if ($this->isInapplicable($description, $character)) {
+            return true;
+        }
+        if (\is_string($value)) {
+            $frequencies = $description->frequencies($character->id);
+
+            return null !== $frequencies && 0.0 === ($frequencies[$value] ?? 0.0);
+        }
+
+        return false === $description->range($character->id)?->allows($value);
+    }
+
+    /** Whether the character makes no sense on the taxon: needle bands on a tree that never has needles. */
+    public function isInapplicable(Description $description, Character $character): bool
+    {
+        if (null === $character->applies || $description->describes($character->id)) {
+            return false;
+        }
+        $frequencies = $description->frequencies($character->applies->character);
+        if (null === $frequencies) {
+            return false;
+        }
+        foreach ($character->applies->states as $state) {
+            if (0.0 < ($frequencies[$state] ?? 0.0)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Flora;
+
+use Hylognosis\Document\DocumentError;
+use Hylognosis\Document\Node;
+use Hylognosis\Examination\LifeStage;
+use Hylognosis\Measure\Length;
+use Hylognosis\Season\DayOfYear;
+use Hylognosis\Season\Place;
+use Hylognosis\Season\Window;
+
+/** Reads a flora from its exchange document, whole or not at all. */
+final readonly class FloraReader
+{
+    /** @throws DocumentError naming the first place that cannot be taken, and why */
+    public function read(FloraDocument $document): Flora
+    {
+        $root = Node::root($document->content);
+        $root->onlyKnows(['format', 'name', 'title', 'edition', 'reference', 'groups', 'characters', 'sources', 'taxa']);
+        if (FloraDocument::FORMAT !== $root->text('format')) {
+            throw DocumentError::at('format', \sprintf('must be "%s".', FloraDocument::FORMAT));
+        }
+        $sources = self::byId($root->children('sources'), self::source(...));
+        $characters = self::byId($root->children('characters'), (new CharacterReader())->read(...));
+        foreach ($characters as $character) {
+            if (null !== $character->applies) {
+                self::known($characters, $character->applies->character, $character->id.'.applies', 'character');
+            }
+        }
+        if ([] === $characters) {
+            throw DocumentError::at('characters', 'a flora needs at least one.');
+        }
+        $taxa = self::byId($root->children('taxa'), (new TaxonReader($characters, $sources))->read(...));
+        if (\count($taxa) < 2) {
+            throw DocumentError::at('taxa', 'a flora needs at least two.');
+        }
+        $groups = self::byId($root->children('groups'), static fn (Node $node): TaxonGroup => new TaxonGroup($node->text('id'), $node->text('name'), $node->texts('members')));
+        self::checkReferences($taxa, $groups);
+
+        return new Flora(
+            $root->text('name'), $root->text('title'), $root->text('edition'), $document->hash(),
+            self::place($root->child('reference')), $characters, $taxa, $groups, $sources,
+        );
+    }
+
+    /** @throws DocumentError if it is no place */
+    public static function place(Node $node): Place
+    {
+        $node->onlyKnows(['latitude', 'longitude', 'altitude_m', 'name']);
+
+        return Place::of($node->number('latitude', -90, 90), $node->number('longitude', -180, 180), Length::ofMetres($node->number('altitude_m', -500, 9000)));
+    }
+
+    /**
+     * @template T of object{id: string}
+     *
+     * @param list<Node>         $nodes
+     * @param callable(Node): T $read
+     *
+     * @return array<string, T>
+     *
+     * @throws DocumentError if an id stands twice
+     */
+    public static function byId(array $nodes, callable $read): array
+    {
+        $items = [];
+        foreach ($nodes as $node) {
+            $item = $read($node);
+            if (isset($items[$item->id])) {
+                throw DocumentError::at($node->path.'.id', \sprintf('"%s" stands twice.', $item->id));
+            }
+            $items[$item->id] = $item;
+        }
+
+        return $items;
+    }
+
+    /**
+     * @param array<string, mixed> $known
+     *
+     * @throws DocumentError if the id is not among the known ones
+     */
+    public static function known(array $known, string $id, string $path, string $what): void
+    {
+        if (!isset($known[$id])) {
+            throw DocumentError::at($path, UnknownEntry::of($what, $id, array_keys($known))->getMessage());
+        }
+    }
+
+    /**
+     * @return list<SourceReference>
+     *
+     * @param array<string, Source> $sources
+     *
+     * @throws DocumentError if a reference names no known source
+     */
+    public static function references(Node $node, string $key, array $sources): array
+    {
+        $references = [];
+        foreach ($node->children($key) as $child) {
+            $child->onlyKnows(['source', 'place', 'memory']);
+            self::known($sources, $child->text('source'), $child->path.'.source', 'source');
+            $references[] = new SourceReference($child->text('source'), $child->optionalText('place'), $child->flag('memory', false));
+        }
+
+        return [] !== $references ? $references : throw DocumentError::at($node->path.'.'.$key, 'needs at least one source.');
+    }
+
+    /** @throws DocumentError if it is no window of the year */
+    public static function window(Node $node): Window
+    {
+        $ends = $node->items();
+        if (2 !== \count($ends)) {
+            throw DocumentError::at($node->path, 'must hold two days, first and last, like ["06-01", "07-05"].');
+        }
+        try {
+            return Window::of(DayOfYear::parse($ends[0]->asText()), DayOfYear::parse($ends[1]->asText()));
+        } catch (\InvalidArgumentException $e) {
+            throw DocumentError::at($node->path, $e->getMessage());
+        }
+    }
+
+    /** @throws DocumentError if it is no range */
+    public static function range(Node $node): NumberRange
+    {
+        try {
+            return NumberRange::parse($node->asText());
+        } catch (\InvalidArgumentException $e) {
+            throw DocumentError::at($node->path, $e->getMessage());
+        }
+    }
+
+    public static function stage(string $stage, string $path): LifeStage
+    {
+        return Node::root($stage, $path)->asWord(LifeStage::class);
+    }
+
+    private static function source(Node $node): Source
+    {
+        $node->onlyKnows(['id', 'title', 'author', 'year', 'note']);
+
+        return new Source($node->text('id'), $node->text('title'), $node->optionalText('author'), $node->optionalText('year'), $node->optionalText('note'));
+    }
+
+    /**
+     * @param array<string, Taxon>      $taxa
+     * @param array<string, TaxonGroup> $groups
+     */
+    private static function checkReferences(array $taxa, array $groups): void
+    {
+        foreach ($groups as $group) {
+            foreach ($group->members as $member) {
+                self::known($taxa, $member, 'groups.'.$group->id, 'taxon');
+            }
+        }
+        foreach ($taxa as $taxon) {
+            foreach ($taxon->parts as $part) {
+                $path = 'taxa.'.$taxon->id.'.parts.'.$part->id;
+                foreach ($part->lookAlikes as $lookAlike) {
+                    self::known($taxa, $lookAlike->taxon, $path.'.look_alikes', 'taxon');
+                }
+                if ('' !== $part->group) {
+                    self::known($groups, $part->group, $path.'.group', 'group');
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Flora;
+
+use Hylognosis\Season\Window;
+
+/** What can be taken of a taxon, when, in what state, after which features, and what to do with it. */
+final readonly class Part
+{
+    /**
+     * @param list<string>          $uses
+     * @param string                $harmful       why nobody may take it; empty where it may be taken
+     * @param Window|null           $window        of the year, at the flora's reference place; none for a harmful part
+     * @param list<Condition>       $conditions
+     * @param list<RequiredFeature> $required
+     * @param list<LookAlike>       $lookAlikes
+     * @param list<string>          $preparation   steps, in order
+     * @param string                $group         id of the group whose name is enough for this part; empty if the species is needed
+     * @param int                   $freshnessDays days an examination holds for this part, at least 1
+     * @param list<SourceReference> $sources
+     */
+    public function __construct(
+        public string $id,
+        public string $label,
+        public array $uses,
+        public string $harmful,
+        public ?Window $window,
+        public array $conditions,
+        public array $required,
+        public array $lookAlikes,
+        public array $preparation,
+        public string $leave,
+        public string $group,
+        public int $freshnessDays,
+        public array $sources,
+    ) {
+    }
+
+    public function requires(string $character): ?RequiredFeature
+    {
+        foreach ($this->required as $feature) {
+            if ($feature->character === $character) {
+                return $feature;
+            }
+        }
+
+        return null;
+    }
+
+    public function lookAlike(string $taxon): ?LookAlike
+    {
+        foreach ($this->lookAlikes as $lookAlike) {
+            if ($lookAlike->taxon === $taxon) {
+                return $lookAlike;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Flora;
+
+/** A species of the flora, or a group of them. */
+final readonly class Taxon
+{
+    /**
+     * @param list<string>                    $synonyms
+     * @param list<string>                    $commonNames   the first is the one shown
+     * @param array<string, Description>      $stages        what differs, by life stage
+     * @param list<Hazard>                    $hazards
+     * @param array<string, Part>             $parts         by id
+     * @param list<SourceReference>           $sources       of description and calendar
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $author,
+        public string $family,
+        public array $synonyms,
+        public array $commonNames,
+        public Status $status,
+        public string $summary,
+        public Calendar $calendar,
+        public Description $description,
+        public array $stages,
+        public array $hazards,
+        public array $parts,
+        public array $sources,
+    ) {
+    }
+
+    public function commonName(): string
+    {
+        return $this->commonNames[0] ?? $this->name;
+    }
+
+    /** The worst it can do to a person, by whatever part and way. */
+    public function severity(): Severity
+    {
+        $worst = Severity::Harmless;
+        foreach ($this->hazards as $hazard) {
+            if ('people' === $hazard->who) {
+                $worst = Severity::worse($worst, $hazard->severity);
+            }
+        }
+
+        return $worst;
+    }
+
+    /** @throws UnknownEntry if the flora says nothing of such a part */
+    public function part(string $id): Part
+    {
+        return $this->parts[$id] ?? throw UnknownEntry::of('part of '.$this->name, $id, array_keys($this->parts));
+    }
+}

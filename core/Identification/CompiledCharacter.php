@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Identification;
+
+use Hylognosis\Flora\Character;
+use Hylognosis\Flora\CharacterKind;
+use Hylognosis\Flora\NumberRange;
+
+/**
+ * One character over all taxa of a flora, as the plain arrays the engine runs through. Outcomes are the
+ * states, or, for numbers, the intervals between the bounds the descriptions use.
+ */
+final readonly class CompiledCharacter
+{
+    /**
+     * @param array<string, int>               $outcomes   state id → outcome; for numbers, empty
+     * @param list<float>                      $edges      of the intervals, one more than there are; for states, empty
+     * @param list<list<float>>                $shown      outcome → taxon → share of specimens that show it
+     * @param list<list<float>>                $misread    outcome → taxon → share of misreadings that end in it
+     * @param list<list<float>>                $read       outcome → taxon → probability that one careful look reads it
+     * @param list<list<float>>                $logRead    natural logarithm of $read
+     * @param list<list<bool>>                 $ruledOut   outcome → taxon → whether the description rules it out
+     * @param list<float>                      $background outcome → how often it is met in the flora as a whole
+     * @param array<int, NumberRange>          $ranges     taxon → described range, numbers only
+     * @param array<int, true>                 $silent     taxa whose description says nothing of the character
+     * @param array<int, true>                 $inapplicable taxa on which the character makes no sense
+     */
+    public function __construct(
+        public Character $character,
+        public array $outcomes,
+        public array $edges,
+        public array $shown,
+        public array $misread,
+        public array $read,
+        public array $logRead,
+        public array $ruledOut,
+        public array $background,
+        public array $ranges,
+        public array $silent,
+        public array $inapplicable,
+        public int $phenophases,
+    ) {
+    }
+
+    /** How often a number falls where it did, per unit, over the flora as a whole and half as far again around it. */
+    public function backgroundDensity(float $from, float $to): float
+    {
+        $width = $to - $from;
+        $spread = max(1e-6, 1.5 * $this->edges[\count($this->edges) - 1]);
+        $sum = 0.0;
+        foreach ($this->ranges as $range) {
+            $sum += $range->share($from, $to, $this->isCount());
+        }
+
+        return 0.5 * $sum / max(1, \count($this->ranges)) + 0.5 * $width / $spread;
+    }
+
+    public function isCount(): bool
+    {
+        return CharacterKind::Count === $this->character->kind;
+    }
+
+    /**
+     * The interval a reading stands for: a count stands for itself, a measure for a twentieth around it.
+     *
+     * @return array{float, float}
+     */
+    public function interval(float $number): array
+    {
+        return $this->isCount() ? [$number, $number + 1.0] : [$number * 0.975, max($number * 1.025, 1e-6)];
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Identification;
+
+use Hylognosis\Examination\Examination;
+use Hylognosis\Examination\Finding;
+
+/**
+ * How well one taxon explains what was seen, taken by itself: the share of its own specimens that would look
+ * at least as odd. The surprise of the scores is compared with the surprise the description leads one to
+ * expect, by the normal approximation.
+ */
+final readonly class Fit
+{
+    /** 0 (nothing about it fits) to 1; 1 where nothing was scored. */
+    public function of(CompiledFlora $compiled, Examination $examination, int $taxon): float
+    {
+        $excess = $variance = 0.0;
+        foreach ($examination->findings as $id => $finding) {
+            $outcomes = $this->outcomes($compiled->characters[$id], $finding, $taxon);
+            if (null === $outcomes) {
+                continue;
+            }
+            [$probabilities, $seen] = $outcomes;
+            $mean = $square = 0.0;
+            foreach ($probabilities as $probability) {
+                if ($probability > 0.0) {
+                    $mean += $probability * log($probability);
+                    $square += $probability * log($probability) ** 2;
+                }
+            }
+            $excess += $seen - $mean;
+            $variance += max(0.01, $square - $mean ** 2);
+        }
+
+        return $variance > 0.0 ? self::normalShareBelow($excess / sqrt($variance)) : 1.0;
+    }
+
+    /** @return array{list<float>, float}|null probabilities of what could have been read, mean logarithm of what was */
+    private function outcomes(CompiledCharacter $compiled, Finding $finding, int $taxon): ?array
+    {
+        if (isset($compiled->silent[$taxon])) {
+            return null;
+        }
+        $rate = MisreadingModel::rate($finding);
+        if (isset($compiled->inapplicable[$taxon])) {
+            return [[1.0 - $rate, $rate], log($rate)];
+        }
+        $logs = [];
+        if ($compiled->character->isNumeric()) {
+            $range = $compiled->ranges[$taxon];
+            $tails = $range->least < $range->low || $range->most > $range->high;
+            $probabilities = [$tails ? (1 - $rate) * 0.9 : 1 - $rate, $tails ? (1 - $rate) * 0.1 : 0.0, $rate];
+            foreach ($finding->values() as $number) {
+                $logs[] = log($probabilities[$range->contains((float) $number) ? 0 : ($range->allows((float) $number) ? 1 : 2)]);
+            }
+        } else {
+            $probabilities = [];
+            foreach ($compiled->shown as $o => $row) {
+                $probabilities[] = max(1e-9, (1.0 - $rate) * $row[$taxon] + $rate * $compiled->misread[$o][$taxon]);
+            }
+            foreach ($finding->values() as $state) {
+                $logs[] = log($probabilities[$compiled->outcomes[(string) $state]]);
+            }
+        }
+
+        return [$probabilities, array_sum($logs) / \count($logs)];
+    }
+
+    /** Abramowitz & Stegun, Handbook of Mathematical Functions, 26.2.17 (memory); absolute error below 7.5e-8. */
+    private static function normalShareBelow(float $z): float
+    {
+        $t = 1.0 / (1.0 + 0.2316419 * abs($z));
+        $tail = exp(-$z * $z / 2) / sqrt(2 * \M_PI)
+            * $t * (0.319381530 + $t * (-0.356563782 + $t * (1.781477937 + $t * (-1.821255978 + $t * 1.330274429))));
+
+        return $z < 0 ? $tail : 1.0 - $tail;
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Identification;
+
+use Hylognosis\Examination\Finding;
+use Hylognosis\Flora\Character;
+
+/**
+ * How a state gets read as another. A share `rate` of readings goes wrong; of those, four in five go to a
+ * state the flora names as confused with the true one, where it names any.
+ */
+final readonly class MisreadingModel
+{
+    private const NAMED_SHARE = 0.8;
+    private const LEAST = 0.002;
+    private const MOST = 0.6;
+    /** Beyond four samples the same eye repeats the same mistake: more of them do not help. */
+    private const SAMPLES_THAT_HELP = 4;
+
+    /** Probability, 0.002 to 0.6, that the score as a whole is a misreading. */
+    public static function rate(Finding $finding): float
+    {
+        $rate = $finding->character->misreading * $finding->misreadingFactor() / sqrt(min($finding->samples(), self::SAMPLES_THAT_HELP));
+
+        return max(self::LEAST, min(self::MOST, $rate));
+    }
+
+    /** The rate of one careful, sure look at one sample. */
+    public static function plainRate(Character $character): float
+    {
+        return max(self::LEAST, $character->misreading);
+    }
+
+    /**
+     * @return array<string, array<string, float>> true state → read state → share of the misreadings, summing to 1
+     */
+    public static function misread(Character $character): array
+    {
+        $ids = array_keys($character->states);
+        $matrix = [];
+        foreach ($ids as $true) {
+            $named = $character->confusions[$true] ?? [];
+            $others = array_values(array_diff($ids, [$true], $named));
+            $toNamed = [] === $named ? 0.0 : ([] === $others ? 1.0 : self::NAMED_SHARE);
+            foreach ($named as $id) {
+                $matrix[$true][$id] = $toNamed / \count($named);
+            }
+            foreach ($others as $id) {
+                $matrix[$true][$id] = (1.0 - $toNamed) / \count($others);
+            }
+        }
+
+        return $matrix;
+    }
+}

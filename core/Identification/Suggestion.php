@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Identification;
+
+use Hylognosis\Flora\Character;
+
+/** A look worth taking next. */
+final readonly class Suggestion
+{
+    /**
+     * @param float        $worth  expected gain per effort; only its order means anything
+     * @param float        $bits   expected fall in entropy over the taxa
+     * @param float        $closes expected number of open points of the clearance it closes
+     * @param list<string> $parts  taxa it would help to part
+     */
+    public function __construct(
+        public Character $character,
+        public float $worth,
+        public float $bits,
+        public float $closes,
+        public bool $required,
+        public array $parts,
+        public string $because,
+    ) {
+    }
+}

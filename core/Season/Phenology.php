@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Season;
+
+use Hylognosis\Flora\Character;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\Part;
+use Hylognosis\Flora\Phenophase;
+use Hylognosis\Flora\Taxon;
+
+/** When the taxa of a flora show what, at a given place. */
+final readonly class Phenology
+{
+    private function __construct(private HopkinsShift $shift)
+    {
+    }
+
+    public static function at(Flora $flora, Place $place): self
+    {
+        return new self(HopkinsShift::between($flora->reference, $place));
+    }
+
+    /** The part's window of the year at this place; none for a part that may never be taken. */
+    public function window(Part $part): ?Window
+    {
+        return null === $part->window ? null : $this->shift->apply($part->window);
+    }
+
+    /** @return int one bit per phenophase, in the order of its cases */
+    public function phases(Taxon $taxon, DayOfYear $day): int
+    {
+        $mask = 0;
+        foreach (Phenophase::cases() as $bit => $phase) {
+            $window = $taxon->calendar->window($phase);
+            if (null !== $window && $this->shift->apply($window)->contains($day)) {
+                $mask |= 1 << $bit;
+            }
+        }
+
+        return $mask;
+    }
+
+    public function shows(Taxon $taxon, Character $character, DayOfYear $day): bool
+    {
+        foreach ($character->phenophases as $phase) {
+            $window = $taxon->calendar->window($phase);
+            if (null !== $window && $this->shift->apply($window)->contains($day)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** The first day from the given one on when the character can be seen on the taxon; none if never. */
+    public function nextShowing(Taxon $taxon, Character $character, DayOfYear $from): ?DayOfYear
+    {
+        $soonest = null;
+        foreach ($character->phenophases as $phase) {
+            $window = $taxon->calendar->window($phase);
+            if (null === $window) {
+                continue;
+            }
+            $window = $this->shift->apply($window);
+            $wait = $window->contains($from) ? 0 : $from->until($window->from);
+            $soonest = null === $soonest ? $wait : min($soonest, $wait);
+        }
+
+        return null === $soonest ? null : $from->plus($soonest);
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Season;
+
+/** A stretch of the year, both ends included; it may run over the turn of the year. */
+final readonly class Window
+{
+    private function __construct(public DayOfYear $from, public DayOfYear $to)
+    {
+    }
+
+    public static function of(DayOfYear $from, DayOfYear $to): self
+    {
+        return new self($from, $to);
+    }
+
+    public static function wholeYear(): self
+    {
+        return new self(DayOfYear::of(1), DayOfYear::of(365));
+    }
+
+    public function contains(DayOfYear $day): bool
+    {
+        return $this->from->until($day) <= $this->from->until($this->to);
+    }
+
+    /** Length in days, 1 to 365. */
+    public function days(): int
+    {
+        return $this->from->until($this->to) + 1;
+    }
+
+    public function shifted(int $days): self
+    {
+        return 365 === $this->days() ? $this : new self($this->from->plus($days), $this->to->plus($days));
+    }
+
+    public function words(): string
+    {
+        return 365 === $this->days() ? 'all year' : $this->from->words().' to '.$this->to->words();
+    }
+}

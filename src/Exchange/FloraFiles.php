@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+use Hylognosis\Document\DocumentError;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\FloraDocument;
+use Hylognosis\Flora\FloraReader;
+use Symfony\Component\Finder\Finder;
+use Symfony\Component\Yaml\Exception\ParseException;
+use Symfony\Component\Yaml\Yaml;
+
+/** Reads a flora from its folder of YAML files or from one exchanged JSON document, whole or not at all. */
+final readonly class FloraFiles
+{
+    public function __construct(private FloraReader $reader = new FloraReader())
+    {
+    }
+
+    /**
+     * @param string $path a folder with flora.yaml, characters.yaml, sources.yaml and taxa/, or a JSON document
+     *
+     * @return array{Flora, FloraDocument}
+     *
+     * @throws FloraRefused naming file, place in it and reason
+     */
+    public function load(string $path): array
+    {
+        $files = [];
+        $document = is_dir($path) ? $this->fromFolder($path, $files) : $this->fromJson($path);
+        try {
+            return [$this->reader->read($document), $document];
+        } catch (DocumentError $error) {
+            throw $this->refused(basename($path), $files, $error);
+        }
+    }
+
+    /** @param array<string, string> $files place in the whole document → file it came from */
+    private function refused(string $name, array $files, DocumentError $error): FloraRefused
+    {
+        foreach ($files as $prefix => $file) {
+            if ($error->path === $prefix || str_starts_with($error->path, $prefix.'.') || str_starts_with($error->path, $prefix.'[')) {
+                return FloraRefused::in($file, DocumentError::at(ltrim(substr($error->path, \strlen($prefix)), '.'), $error->reason));
+            }
+        }
+
+        return FloraRefused::in([] === $files ? $name : 'flora.yaml', $error);
+    }
+
+    /**
+     * @param array<string, string> $files
+     *
+     * @param-out array<string, string> $files
+     */
+    private function fromFolder(string $folder, array &$files): FloraDocument
+    {
+        $content = [];
+        foreach ($this->yaml($folder, 'flora.yaml') as $key => $value) {
+            $content[(string) $key] = $value;
+        }
+        foreach (['characters', 'sources'] as $list) {
+            $content[$list] = $this->yaml($folder, $list.'.yaml');
+            $files[$list] = $list.'.yaml';
+        }
+        if (!is_dir($folder.'/taxa')) {
+            throw FloraRefused::because('taxa/', 'is missing.');
+        }
+        $taxa = [];
+        foreach ((new Finder())->files()->in($folder.'/taxa')->name('*.yaml')->sortByName() as $file) {
+            $name = 'taxa/'.$file->getFilename();
+            $taxon = $this->yaml($folder, $name);
+            $id = $taxon['id'] ?? null;
+            if ($id !== $file->getFilenameWithoutExtension()) {
+                throw FloraRefused::because($name, \sprintf('id must be "%s", as the file is named.', $file->getFilenameWithoutExtension()));
+            }
+            $files['taxa['.\count($taxa).']'] = $files['taxa.'.$id] = $name;
+            $taxa[] = $taxon;
+        }
+        $content['taxa'] = $taxa;
+
+        return new FloraDocument($content);
+    }
+
+    /** @return array<mixed> */
+    private function yaml(string $folder, string $name): array
+    {
+        if (!is_file($folder.'/'.$name)) {
+            throw FloraRefused::because($name, 'is missing.');
+        }
+        try {
+            $content = Yaml::parseFile($folder.'/'.$name, Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE);
+        } catch (ParseException $e) {
+            throw FloraRefused::because($name, $e->getMessage());
+        }
+
+        return \is_array($content) ? $content : throw FloraRefused::because($name, 'must hold a map or a list.');
+    }
+
+    private function fromJson(string $path): FloraDocument
+    {
+        if (!is_file($path)) {
+            throw FloraRefused::because($path, 'there is no such file or folder.');
+        }
+        try {
+            $decoded = json_decode((string) file_get_contents($path), true, 64, \JSON_THROW_ON_ERROR);
+        } catch (\JsonException $e) {
+            throw FloraRefused::because(basename($path), 'is not valid JSON: '.$e->getMessage().'.');
+        }
+        if (!\is_array($decoded)) {
+            throw FloraRefused::because(basename($path), 'must hold one object.');
+        }
+        $content = [];
+        foreach ($decoded as $key => $value) {
+            $content[(string) $key] = $value;
+        }
+
+        return new FloraDocument($content);
+    }
+}
