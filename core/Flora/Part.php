@@ -38,11 +38,11 @@ final readonly class Part
     ) {
     }
 
-    public function requires(string $character): ?RequiredFeature
+    public function condition(string $id): ?Condition
     {
-        foreach ($this->required as $feature) {
-            if ($feature->character === $character) {
-                return $feature;
+        foreach ($this->conditions as $condition) {
+            if ($condition->id === $id) {
+                return $condition;
             }
         }
 

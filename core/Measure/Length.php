@@ -30,6 +30,26 @@ final readonly class Length
         return self::ofMetres($feet * self::FOOT);
     }
 
+    /**
+     * @param string $unit `mm`, `cm`, `m`, `in` or `ft`
+     *
+     * @throws \InvalidArgumentException if the number is not finite or the unit unknown
+     */
+    public static function of(float $number, string $unit): self
+    {
+        return self::ofMetres($number * self::inMetres($unit));
+    }
+
+    /**
+     * @param string $unit `mm`, `cm`, `m`, `in` or `ft`
+     *
+     * @throws \InvalidArgumentException if the unit is unknown
+     */
+    public function in(string $unit): float
+    {
+        return $this->metres / self::inMetres($unit);
+    }
+
     public function metres(): float
     {
         return $this->metres;
@@ -43,5 +63,17 @@ final readonly class Length
     public function feet(): float
     {
         return $this->metres / self::FOOT;
+    }
+
+    private static function inMetres(string $unit): float
+    {
+        return match ($unit) {
+            'mm' => 0.001,
+            'cm' => 0.01,
+            'm' => 1.0,
+            'in' => self::INCH,
+            'ft' => self::FOOT,
+            default => throw new \InvalidArgumentException(\sprintf('"%s" is no unit of length; known: mm, cm, m, in, ft.', $unit)),
+        };
     }
 }

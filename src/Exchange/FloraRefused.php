@@ -9,9 +9,9 @@ use Hylognosis\Document\DocumentError;
 /** A flora that cannot be taken: which file, where in it, and why. Nothing of it was loaded. */
 final class FloraRefused extends \RuntimeException
 {
-    private function __construct(public readonly string $file, public readonly string $path, public readonly string $reason)
+    private function __construct(string $document, string $path, string $reason)
     {
-        parent::__construct(rtrim($file.': '.('' === $path ? '' : $path.' ').$reason));
+        parent::__construct(rtrim($document.': '.('' === $path ? '' : $path.' ').$reason));
     }
 
     public static function in(string $file, DocumentError $error): self

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api;
+
+use App\Api\View\AssessmentView;
+use App\Api\View\DecisionView;
+use App\Api\View\ExaminationSummaryView;
+use App\Api\View\ExaminationView;
+use App\Api\View\PersonView;
+use App\Api\View\ScoreView;
+use App\Api\View\SpecimenView;
+use App\Entity\DecisionRecord;
+use App\Entity\ExaminationRecord;
+use App\Entity\HarvestRecord;
+use App\Entity\ScoreRecord;
+use App\Entity\User;
+use App\Exchange\StoredExaminations;
+use App\Repository\HarvestRepository;
+use Doctrine\ORM\EntityManagerInterface;
+use Hylognosis\Assessment\Assessment;
+use Hylognosis\Clearance\PointStatus;
+
+/** Draws up what the screen shows of an examination. */
+final readonly class ExaminationPage
+{
+    /** Candidates that come with their evidence. */
+    private const EXPLAINED = 6;
+
+    public function __construct(
+        private StoredExaminations $stored,
+        private HarvestRepository $harvests,
+        private HarvestLog $harvestLog,
+        private EntityManagerInterface $entities,
+    ) {
+    }
+
+    public function of(ExaminationRecord $record, User $viewer): ExaminationView
+    {
+        $flora = $this->stored->flora($record);
+
+        return new ExaminationView(
+            $record->id, SpecimenView::of($record->specimen), PersonView::of($record->examiner), $record->examiner === $viewer, $record->date,
+            $record->stage->value, $record->route, $record->reach, $record->kit, $record->isSigned(), $record->hidesNames(), $record->blind,
+            $record->claimTaxon, $record->claimPart, $record->conditions, $record->secondOf?->id, $record->unprejudiced,
+            array_map(ScoreView::of(...), array_values($record->scores->toArray())),
+            AssessmentView::of($this->stored->assess($record), self::EXPLAINED),
+            array_map(fn (HarvestRecord $h) => $this->harvestLog->view($flora, $h), $this->harvests->ofExamination($record)),
+            array_map(
+                static fn (DecisionRecord $d): DecisionView => new DecisionView($d->taxon, $d->part, $d->answer->value, $d->because, $d->decidedOn, $d->validUntil),
+                $this->entities->getRepository(DecisionRecord::class)->findBy(['examination' => $record], ['id' => 'DESC']),
+            ),
+        );
+    }
+
+    public function summary(ExaminationRecord $record, User $viewer): ExaminationSummaryView
+    {
+        $assessment = $this->stored->assess($record);
+        $flora = $this->stored->flora($record);
+        $taxon = null === $record->claimTaxon ? null : $flora->taxon($record->claimTaxon);
+
+        return new ExaminationSummaryView(
+            $record->id, $record->specimen->id, $record->specimen->tag, $record->specimen->site->name, $record->examiner->name, $record->examiner === $viewer,
+            $record->date, $record->isSigned(), \count($assessment->identification->examination->findings),
+            null === $taxon || null === $record->claimPart ? null : $taxon->commonName().', '.$taxon->part($record->claimPart)->label,
+            $assessment->clearance?->answer->value, $assessment->clearance->because ?? '', $record->isSigned() && self::wantsSecond($assessment),
+        );
+    }
+
+    /** A second examiner is all that is missing. */
+    private static function wantsSecond(Assessment $assessment): bool
+    {
+        $missing = [];
+        foreach ($assessment->clearance->points ?? [] as $point) {
+            if (PointStatus::Met !== $point->status) {
+                $missing[$point->point] = $point->status;
+            }
+        }
+
+        return PointStatus::Open === ($missing['people'] ?? null) && [] === array_diff(array_keys($missing), ['people', 'part-and-condition']);
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api;
+
+use App\Api\View\CharacterView;
+use App\Api\View\FloraView;
+use App\Api\View\TaxonSummaryView;
+use App\Api\View\TaxonView;
+use App\Exchange\FloraLibrary;
+use Hylognosis\Flora\UnknownEntry;
+use Nelmio\ApiDocBundle\Attribute\Model;
+use OpenApi\Attributes as OA;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+
+#[OA\Tag('flora')]
+final class FloraController extends AbstractController
+{
+    public function __construct(private readonly FloraLibrary $library, private readonly SpeciesPage $page)
+    {
+    }
+
+    #[Route('/api/flora', methods: ['GET'])]
+    #[OA\Response(response: 200, description: 'The flora in use.', content: new Model(type: FloraView::class))]
+    public function flora(Request $request): JsonResponse
+    {
+        $flora = $this->library->flora(FloraLibrary::DEFAULT);
+        $response = $this->json(new FloraView(
+            $flora->name, $flora->title, $flora->edition, $flora->hash,
+            array_values(array_map(CharacterView::of(...), $flora->characters)),
+            array_values(array_map(TaxonSummaryView::of(...), $flora->taxa)),
+        ));
+        $response->setEtag(substr($flora->hash, 0, 32).'1')->setPrivate();
+        $response->isNotModified($request);
+
+        return $response;
+    }
+
+    #[Route('/api/flora/taxa/{id}', methods: ['GET'])]
+    #[OA\Response(response: 200, description: 'The notebook page of a species.', content: new Model(type: TaxonView::class))]
+    #[OA\Response(response: 404, description: 'No such taxon.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
+    public function taxon(string $id): JsonResponse
+    {
+        $flora = $this->library->flora(FloraLibrary::DEFAULT);
+        try {
+            return $this->json($this->page->of($flora, $flora->taxon($id)));
+        } catch (UnknownEntry $e) {
+            throw Refused::missing($e->getMessage());
+        }
+    }
+}

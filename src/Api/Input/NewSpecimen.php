@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\Input;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** A tree to be tagged. */
+final readonly class NewSpecimen
+{
+    public function __construct(
+        #[Assert\NotBlank(message: 'Give the tree a tag, such as K-07.')]
+        #[Assert\Length(max: 24)]
+        public string $tag,
+        #[Assert\NotBlank(message: 'Say on which site it stands.')]
+        public string $siteId,
+        #[Assert\Length(max: 300)]
+        public string $whereabouts = '',
+    ) {
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\Input;
+
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** What somebody prefers. */
+final readonly class Preferences
+{
+    public function __construct(
+        #[Assert\Choice(['metric', 'imperial'])]
+        public string $units,
+    ) {
+    }
+}

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api;
+
+use App\Api\View\ConditionView;
+use App\Api\View\DescribedView;
+use App\Api\View\HarvestView;
+use App\Api\View\HazardView;
+use App\Api\View\LookAlikeView;
+use App\Api\View\MonthView;
+use App\Api\View\PartView;
+use App\Api\View\RequiredFeatureView;
+use App\Api\View\StateShareView;
+use App\Api\View\TaxonView;
+use App\Entity\HarvestRecord;
+use App\Repository\HarvestRepository;
+use Hylognosis\Flora\Character;
+use Hylognosis\Flora\Condition;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\Hazard;
+use Hylognosis\Flora\LookAlike;
+use Hylognosis\Flora\Part;
+use Hylognosis\Flora\Phenophase;
+use Hylognosis\Flora\RequiredFeature;
+use Hylognosis\Flora\SourceReference;
+use Hylognosis\Flora\Taxon;
+use Hylognosis\Season\DayOfYear;
+use Hylognosis\Season\Phenology;
+
+/** Draws up the notebook page of a species from the flora and from what was harvested of it. */
+final readonly class SpeciesPage
+{
+    public function __construct(private HarvestRepository $harvests, private HarvestLog $harvestLog)
+    {
+    }
+
+    public function of(Flora $flora, Taxon $taxon): TaxonView
+    {
+        $described = [];
+        foreach ($flora->characters as $character) {
+            $view = $this->described($taxon, $character);
+            if (null !== $view) {
+                $described[] = $view;
+            }
+        }
+
+        return new TaxonView(
+            $taxon->id, $taxon->name, $taxon->author, $taxon->family, $taxon->synonyms, $taxon->commonNames,
+            $taxon->status->origin, $taxon->status->protected, $taxon->status->note, $taxon->severity()->value, $taxon->summary, $described,
+            array_map(static fn (Hazard $h): HazardView => new HazardView($h->part, $h->who, $h->way, $h->severity->value, $h->note), $taxon->hazards),
+            array_values(array_map(fn (Part $part): PartView => $this->part($flora, $part), $taxon->parts)),
+            $this->months($flora, $taxon),
+            $this->sources($flora, $taxon->sources),
+            array_map(fn (HarvestRecord $h): HarvestView => $this->harvestLog->view($flora, $h), $this->harvests->ofTaxon($taxon->id)),
+        );
+    }
+
+    private function described(Taxon $taxon, Character $character): ?DescribedView
+    {
+        $range = $taxon->description->range($character->id);
+        $frequencies = $taxon->description->frequencies($character->id) ?? [];
+        arsort($frequencies);
+        if (null === $range && [] === $frequencies) {
+            return null;
+        }
+        $states = [];
+        foreach (array_filter($frequencies) as $id => $share) {
+            $states[] = $this->state($character, $id, $share);
+        }
+
+        return new DescribedView($character->id, $character->organ->value, $character->label, $states, null === $range ? null : trim($range.' '.$character->unit));
+    }
+
+    private function state(Character $character, string $id, float $share): StateShareView
+    {
+        $state = $character->state($id);
+
+        return new StateShareView($id, $state->label, $state->drawing, $share);
+    }
+
+    private function part(Flora $flora, Part $part): PartView
+    {
+        return new PartView(
+            $part->id, $part->label, $part->uses, $part->harmful, $part->window?->words() ?? '',
+            array_map(static fn (Condition $c): ConditionView => new ConditionView($c->id, $c->question, $c->note, $c->wanted), $part->conditions),
+            array_map(fn (RequiredFeature $f): RequiredFeatureView => $this->required($flora->character($f->character), $f), $part->required),
+            array_map(static function (LookAlike $l) use ($flora): LookAlikeView {
+                $other = $flora->taxon($l->taxon);
+
+                return new LookAlikeView($other->id, $other->commonName(), $other->name, $l->severity->value, $l->note);
+            }, $part->lookAlikes),
+            $part->preparation, $part->leave, $part->freshnessDays, $this->sources($flora, $part->sources),
+        );
+    }
+
+    private function required(Character $character, RequiredFeature $feature): RequiredFeatureView
+    {
+        return new RequiredFeatureView(
+            $character->id, $character->label, $character->organ->value,
+            array_map(fn (string $id): StateShareView => $this->state($character, $id, 1.0), $feature->states),
+            null === $feature->range ? null : trim($feature->range.' '.$character->unit), $feature->samples,
+        );
+    }
+
+    /** @return list<MonthView> what it shows on the fifteenth of each month at the reference place */
+    private function months(Flora $flora, Taxon $taxon): array
+    {
+        $phenology = Phenology::at($flora, $flora->reference);
+
+        return array_map(static function (int $month) use ($phenology, $taxon): MonthView {
+            $mask = $phenology->phases($taxon, DayOfYear::parse(\sprintf('%02d-15', $month)));
+            $phases = [];
+            foreach (Phenophase::cases() as $bit => $phase) {
+                if (0 !== ($mask & (1 << $bit))) {
+                    $phases[] = $phase->value;
+                }
+            }
+
+            return new MonthView($month, $phases);
+        }, range(1, 12));
+    }
+
+    /**
+     * @param list<SourceReference> $references
+     *
+     * @return list<string>
+     */
+    private function sources(Flora $flora, array $references): array
+    {
+        return array_map(static function (SourceReference $reference) use ($flora): string {
+            $source = $flora->sources[$reference->source];
+
+            return implode(', ', array_filter([$source->author, $source->title, $source->year, '' === $reference->place ? '' : 'under '.$reference->place]))
+                .($reference->memory ? ' (written down from memory)' : '');
+        }, $references);
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\View;
+
+use Hylognosis\Flora\Character;
+use Hylognosis\Flora\Phenophase;
+use Hylognosis\Flora\State;
+
+/** A feature one can score. */
+final readonly class CharacterView
+{
+    /**
+     * @param list<StateView> $states
+     * @param list<string>    $phenophases
+     * @param list<string>    $appliesStates
+     */
+    public function __construct(
+        public string $id, public string $organ, public string $kind, public string $label, public string $question, public string $hint,
+        public array $states, public string $unit, public array $phenophases, public string $reach, public string $instrument, public int $effort,
+        public ?string $appliesTo, public array $appliesStates,
+    ) {
+    }
+
+    public static function of(Character $c): self
+    {
+        return new self(
+            $c->id, $c->organ->value, $c->kind->value, $c->label, $c->question, $c->hint,
+            array_values(array_map(static fn (State $s): StateView => new StateView($s->id, $s->label, $s->definition, $s->drawing, $s->absence), $c->states)),
+            $c->unit, array_map(static fn (Phenophase $p): string => $p->value, $c->phenophases), $c->reach->value, $c->instrument->value, $c->effort,
+            $c->applies?->character, $c->applies->states ?? [],
+        );
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\View;
+
+/** One of the nine points. */
+final readonly class PointView
+{
+    /** @param list<PointItemView> $items */
+    public function __construct(public string $point, public string $title, public string $status, public string $because, public string $change, public array $items)
+    {
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\View;
+
+use App\Entity\ScoreRecord;
+
+/** One scored character. */
+final readonly class ScoreView
+{
+    /**
+     * @param list<string> $states
+     * @param list<float>  $numbers
+     */
+    public function __construct(
+        public string $id, public string $character, public array $states, public array $numbers, public string $certainty, public int $samples,
+        public string $where, public bool $looked, public bool $takenBack,
+    ) {
+    }
+
+    public static function of(ScoreRecord $score): self
+    {
+        return new self(
+            $score->id, $score->character, $score->states, $score->numbers, $score->certainty->value, $score->samples,
+            $score->where->value, $score->looked, null !== $score->takenBackAt,
+        );
+    }
+}

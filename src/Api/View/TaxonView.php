@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\View;
+
+/** The notebook page of a species. */
+final readonly class TaxonView
+{
+    /**
+     * @param list<string>        $synonyms
+     * @param list<string>        $commonNames
+     * @param list<DescribedView> $description
+     * @param list<HazardView>    $hazards
+     * @param list<PartView>      $parts
+     * @param list<MonthView>     $months
+     * @param list<string>        $sources
+     * @param list<HarvestView>   $harvests    newest first
+     */
+    public function __construct(
+        public string $id, public string $name, public string $author, public string $family, public array $synonyms, public array $commonNames,
+        public string $origin, public bool $protected, public string $statusNote, public string $severity, public string $summary,
+        public array $description, public array $hazards, public array $parts, public array $months, public array $sources, public array $harvests,
+    ) {
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Command;
+
+use App\StandIn\DemoSchool;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\OutputInterface;
+
+#[AsCommand('hylognosis:demo', 'Loads the invented school into an empty database; --fresh starts it over.')]
+final class DemoCommand extends Command
+{
+    public function __construct(private readonly DemoSchool $school)
+    {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addOption('fresh', null, InputOption::VALUE_NONE, 'Throw everything away and load the demo anew.');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $start = hrtime(true);
+        if ($this->school->isLoaded()) {
+            if (true !== $input->getOption('fresh')) {
+                $output->writeln('The demo is loaded already; its data are kept.');
+
+                return Command::SUCCESS;
+            }
+            $this->school->clear();
+        }
+        $this->school->load();
+        $output->writeln(\sprintf('Demo school loaded in %.2f s.', (hrtime(true) - $start) / 1e9));
+
+        return Command::SUCCESS;
+    }
+}

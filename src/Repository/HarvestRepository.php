@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Repository;
+
+use App\Entity\HarvestRecord;
+use App\Entity\ExaminationRecord;
+use App\Entity\Site;
+use Doctrine\Common\Collections\ArrayCollection;
+use Doctrine\ORM\Query\Parameter;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\Persistence\ManagerRegistry;
+
+/** @extends ServiceEntityRepository<HarvestRecord> */
+final class HarvestRepository extends ServiceEntityRepository
+{
+    public function __construct(ManagerRegistry $registry)
+    {
+        parent::__construct($registry, HarvestRecord::class);
+    }
+
+    /** @return list<HarvestRecord> newest first */
+    public function ofTaxon(string $taxon): array
+    {
+        return $this->createQueryBuilder('h')->join('h.decision', 'd')->where('d.taxon = :taxon')->setParameter('taxon', $taxon)
+            ->orderBy('h.takenOn', 'DESC')->addOrderBy('h.recordedAt', 'DESC')->getQuery()->getResult();
+    }
+
+    /** @return list<HarvestRecord> newest first */
+    public function ofExamination(ExaminationRecord $examination): array
+    {
+        return $this->createQueryBuilder('h')->join('h.decision', 'd')->where('d.examination = :examination')->setParameter('examination', $examination)
+            ->orderBy('h.recordedAt', 'DESC')->getQuery()->getResult();
+    }
+
+    /** Takings of a part of a taxon at a site in a year. */
+    public function takings(Site $site, string $taxon, string $part, int $year): int
+    {
+        return (int) $this->createQueryBuilder('h')->select('COUNT(h.id)')->join('h.decision', 'd')->join('d.examination', 'e')->join('e.specimen', 's')
+            ->where('s.site = :site AND d.taxon = :taxon AND d.part = :part AND h.takenOn LIKE :year')
+            ->setParameters(new ArrayCollection([
+                new Parameter('site', $site), new Parameter('taxon', $taxon), new Parameter('part', $part), new Parameter('year', $year.'-%'),
+            ]))->getQuery()->getSingleScalarResult();
+    }
+}
