@@ -19,7 +19,19 @@ final readonly class Breadth implements Point
         return new PointReport(
             'breadth', 'Breadth', $count >= self::ORGANS ? PointStatus::Met : PointStatus::Open,
             0 === $count ? 'No organ has been scored on the tree yet.' : \sprintf('Scored on the tree: %s.', implode(', ', $organs)),
-            $count >= self::ORGANS ? '' : \sprintf('Score %d more on the tree itself: leaf, twig, bud, bark …', self::ORGANS - $count),
+            $count >= self::ORGANS ? '' : \sprintf('Score %d more on the tree itself, such as %s.', self::ORGANS - $count, implode(', ', \array_slice($this->others($organs), 0, 3))),
         );
+    }
+
+    /**
+     * @param array<string, string> $scored
+     *
+     * @return list<string>
+     */
+    private function others(array $scored): array
+    {
+        $usual = [Organ::Twig, Organ::Leaf, Organ::Bud, Organ::Flower, Organ::Fruit, Organ::Bark];
+
+        return array_values(array_diff(array_map(static fn (Organ $organ): string => $organ->label(), $usual), $scored));
     }
 }

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Command;
+
+use App\Exchange\FloraLibrary;
+use App\Exchange\FloraRefused;
+use App\Exchange\FloraSchema;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\UnknownEntry;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\ConsoleOutputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+#[AsCommand('hylognosis:flora', 'Lists, shows, exports and checks floras.')]
+final class FloraCommand extends Command
+{
+    public function __construct(private readonly FloraLibrary $library, private readonly FloraSchema $schema)
+    {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this
+            ->addArgument('what', InputArgument::REQUIRED, 'list, show, export or check')
+            ->addArgument('name', InputArgument::OPTIONAL, 'Name of a shipped flora, or path of an exchanged one.')
+            ->addArgument('taxon', InputArgument::OPTIONAL, 'For show: one taxon.');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $name = $input->getArgument('name');
+        $taxon = $input->getArgument('taxon');
+        try {
+            return match ($input->getArgument('what')) {
+                'list' => $this->list($output),
+                'show' => $this->show(\is_string($name) ? $name : FloraLibrary::DEFAULT, \is_string($taxon) ? $taxon : null, $output),
+                'export' => $this->export(\is_string($name) ? $name : FloraLibrary::DEFAULT, $output),
+                'check' => $this->check(\is_string($name) ? [$name] : $this->library->names(), $output),
+                default => throw FloraRefused::because('hylognosis:flora', 'say list, show, export or check.'),
+            };
+        } catch (FloraRefused|UnknownEntry $error) {
+            ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($error->getMessage(), OutputInterface::OUTPUT_RAW);
+
+            return Command::INVALID;
+        }
+    }
+
+    private function list(OutputInterface $output): int
+    {
+        foreach ($this->library->names() as $name) {
+            $flora = $this->library->flora($name);
+            $output->writeln(\sprintf('%s  edition %s  %d taxa (%d dangerous), %d characters  %s', $name, $flora->edition, \count($flora->taxa), \count($flora->dangerous()), \count($flora->characters), substr($flora->hash, 0, 12)));
+        }
+
+        return Command::SUCCESS;
+    }
+
+    private function show(string $name, ?string $taxon, OutputInterface $output): int
+    {
+        $flora = $this->library->flora($name);
+        if (null !== $taxon) {
+            $this->showTaxon($flora, $taxon, $output);
+
+            return Command::SUCCESS;
+        }
+        $output->writeln(\sprintf("%s (%s), edition %s\nhash %s", $flora->title, $flora->name, $flora->edition, $flora->hash));
+        foreach ($flora->taxa as $entry) {
+            $output->writeln(\sprintf('  %-26s %-28s %-9s %s', $entry->id, $entry->name, $entry->severity()->value, implode(', ', array_map(
+                static fn ($part): string => $part->label.('' === $part->harmful ? '' : ' (never)'), $entry->parts,
+            ))));
+        }
+
+        return Command::SUCCESS;
+    }
+
+    private function showTaxon(Flora $flora, string $id, OutputInterface $output): void
+    {
+        $taxon = $flora->taxon($id);
+        $output->writeln(\sprintf("%s %s, %s (%s)\n%s", $taxon->name, $taxon->author, $taxon->commonName(), $taxon->family, $taxon->summary));
+        foreach ($flora->characters as $character) {
+            $range = $taxon->description->range($character->id);
+            $frequencies = $taxon->description->frequencies($character->id) ?? [];
+            arsort($frequencies);
+            $words = array_map(static fn (string $state, float $share): string => \sprintf('%s %d %%', $character->state($state)->label, round($share * 100)), array_keys($frequencies), $frequencies);
+            if (null !== $range || [] !== $words) {
+                $output->writeln(\sprintf('  %-24s %s', $character->label, null === $range ? implode(', ', $words) : trim($range.' '.$character->unit)));
+            }
+        }
+    }
+
+    private function export(string $name, OutputInterface $output): int
+    {
+        $this->library->flora($name); // refuses what cannot be taken
+        $output->writeln(json_encode($this->library->document($name)->content, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+
+        return Command::SUCCESS;
+    }
+
+    /** @param list<string> $names */
+    private function check(array $names, OutputInterface $output): int
+    {
+        foreach ($names as $name) {
+            $this->schema->validate($name, $this->library->document($name));
+            $flora = $this->library->flora($name);
+            $output->writeln(\sprintf('%s: in order, %d taxa, %d characters, hash %s', $name, \count($flora->taxa), \count($flora->characters), substr($flora->hash, 0, 12)));
+        }
+
+        return Command::SUCCESS;
+    }
+}

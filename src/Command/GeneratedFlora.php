@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Command;
+
+use Hylognosis\Flora\Calendar;
+use Hylognosis\Flora\Character;
+use Hylognosis\Flora\CharacterKind;
+use Hylognosis\Flora\Description;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\Hazard;
+use Hylognosis\Flora\Instrument;
+use Hylognosis\Flora\NumberRange;
+use Hylognosis\Flora\Organ;
+use Hylognosis\Flora\Part;
+use Hylognosis\Flora\Phenophase;
+use Hylognosis\Flora\Reach;
+use Hylognosis\Flora\RequiredFeature;
+use Hylognosis\Flora\Severity;
+use Hylognosis\Flora\State;
+use Hylognosis\Flora\Status;
+use Hylognosis\Flora\Taxon;
+use Hylognosis\Measure\Length;
+use Hylognosis\Season\Place;
+use Hylognosis\Season\Window;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** Makes up floras of any size for the benchmark; the same size always gives the same flora. */
+final readonly class GeneratedFlora
+{
+    public function make(int $taxa, int $characters): Flora
+    {
+        $random = new Randomizer(new Mt19937(20270614));
+        $made = [];
+        for ($c = 0; $c < $characters; ++$c) {
+            $character = $this->character($c, $random);
+            $made[$character->id] = $character;
+        }
+        $list = [];
+        for ($t = 0; $t < $taxa; ++$t) {
+            $list['t'.$t] = $this->taxon($t, $made, $random);
+        }
+
+        return new Flora('generated', 'Generated', '1', str_repeat('0', 64), Place::of(47.0, 15.0, Length::ofMetres(400)), $made, $list, [], []);
+    }
+
+    private function character(int $c, Randomizer $random): Character
+    {
+        $organ = Organ::cases()[$c % 8];
+        $numeric = 0 === $c % 9;
+        $states = [];
+        for ($s = 0, $n = $numeric ? 0 : $random->getInt(2, 6); $s < $n; ++$s) {
+            $states['s'.$s] = new State('s'.$s, 's'.$s, 'generated', 'none', false);
+        }
+
+        return new Character(
+            'c'.$c, $organ, $numeric ? CharacterKind::Number : CharacterKind::States, 'c'.$c, 'c'.$c.'?', '', $states, $numeric ? 'cm' : '',
+            Phenophase::cases(), Reach::Hand, Instrument::None, $random->getInt(1, 3), 0.03, [], false, false, null,
+        );
+    }
+
+    /** @param array<string, Character> $characters */
+    private function taxon(int $t, array $characters, Randomizer $random): Taxon
+    {
+        $frequencies = $ranges = [];
+        foreach ($characters as $id => $character) {
+            if ($character->isNumeric()) {
+                $low = $random->getInt(1, 30);
+                $ranges[$id] = NumberRange::of($low * 0.7, $low, $low * 1.6, $low * 2);
+            } else {
+                $ids = array_keys($character->states);
+                $one = $ids[$random->getInt(0, \count($ids) - 1)];
+                $other = $ids[$random->getInt(0, \count($ids) - 1)];
+                $frequencies[$id] = $one === $other ? [$one => 1.0] : [$one => 0.75, $other => 0.25];
+            }
+        }
+        $dangerous = 0 === $t % 3;
+        $required = array_map(static fn (string $id): RequiredFeature => new RequiredFeature($id, array_keys($frequencies[$id]), null, 2), \array_slice(array_keys($frequencies), 0, 6));
+
+        return new Taxon(
+            't'.$t, 'Taxon '.$t, '', 'Generated', [], ['taxon '.$t], new Status('native', false, ''), '',
+            new Calendar(['in-leaf' => Window::wholeYear()]), new Description($frequencies, $ranges), [],
+            $dangerous ? [new Hazard('leaf', 'people', 'eating', Severity::Serious, '', [])] : [],
+            ['leaf' => new Part('leaf', 'leaf', [], $dangerous ? 'harmful' : '', $dangerous ? null : Window::wholeYear(), [], $dangerous ? [] : $required, [], [], '', '', 7, [])],
+            [],
+        );
+    }
+}
