@@ -54,6 +54,24 @@ final readonly class Phenology
         return false;
     }
 
+    /** @return list<string> ids of the characters that no taxon of the flora shows on that day */
+    public function outOfSeason(Flora $flora, DayOfYear $day): array
+    {
+        $shown = 0;
+        foreach ($flora->taxa as $taxon) {
+            $shown |= $this->phases($taxon, $day);
+        }
+        $out = [];
+        foreach ($flora->characters as $character) {
+            $bits = array_map(static fn (Phenophase $phase): int => 1 << (int) array_search($phase, Phenophase::cases(), true), $character->phenophases);
+            if (0 === ($shown & array_sum($bits))) {
+                $out[] = $character->id;
+            }
+        }
+
+        return $out;
+    }
+
     /** The first day from the given one on when the character can be seen on the taxon; none if never. */
     public function nextShowing(Taxon $taxon, Character $character, DayOfYear $from): ?DayOfYear
     {

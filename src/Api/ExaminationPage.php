@@ -21,6 +21,8 @@ use App\Repository\HarvestRepository;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Assessment\Assessment;
 use Hylognosis\Clearance\PointStatus;
+use Hylognosis\Season\DayOfYear;
+use Hylognosis\Season\Phenology;
 
 /** Draws up what the screen shows of an examination. */
 final readonly class ExaminationPage
@@ -51,6 +53,7 @@ final readonly class ExaminationPage
                 static fn (DecisionRecord $d): DecisionView => new DecisionView($d->taxon, $d->part, $d->answer->value, $d->because, $d->decidedOn, $d->validUntil),
                 $this->entities->getRepository(DecisionRecord::class)->findBy(['examination' => $record], ['id' => 'DESC']),
             ),
+            Phenology::at($flora, $record->specimen->site->place())->outOfSeason($flora, DayOfYear::on(new \DateTimeImmutable($record->date))),
         );
     }
 

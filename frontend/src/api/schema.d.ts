@@ -567,6 +567,7 @@ export interface components {
             assessment: components["schemas"]["AssessmentView"];
             harvests: components["schemas"]["HarvestView"][];
             decisions: components["schemas"]["DecisionView"][];
+            outOfSeason: string[];
         };
         StateView: {
             id: string;

@@ -1,0 +1,43 @@
+import createClient from "openapi-fetch";
+import type { components, paths } from "./schema";
+
+export type Schemas = components["schemas"];
+export type Examination = Schemas["ExaminationView"];
+export type Assessment = Schemas["AssessmentView"];
+export type Flora = Schemas["FloraView"];
+export type Character = Schemas["CharacterView"];
+export type Score = Schemas["ScoreView"];
+export type Session = Schemas["SessionView"];
+
+/** What the server would not do, in its own words. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly fields: Record<string, string>,
+  ) {
+    super(message);
+  }
+}
+
+export const client = createClient<paths>({
+  baseUrl: window.location.origin,
+  headers: { "X-CSRF-Token": "csrf-token", Accept: "application/json" },
+  fetch: (request) => globalThis.fetch(request),
+});
+
+type Answer<T> = { data?: T; error?: unknown; response: Response };
+
+/** The data, or a Problem. */
+export async function unwrap<T>(answer: Promise<Answer<T>>): Promise<T> {
+  let got: Answer<T>;
+  try {
+    got = await answer;
+  } catch {
+    throw new Problem(0, "The server cannot be reached. What you entered is not stored yet; try again.", {});
+  }
+  if (got.response.ok && got.data !== undefined) return got.data;
+  const problem = (got.error ?? {}) as Partial<Schemas["Problem"]>;
+  const fields = Object.fromEntries((problem.violations ?? []).map((v) => [v.propertyPath, v.title]));
+  throw new Problem(got.response.status, problem.detail || `The server answered ${got.response.status}.`, fields);
+}

@@ -1,0 +1,38 @@
+import { queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { client, type Examination, type Schemas, unwrap } from "./client";
+
+export const sessionQuery = queryOptions({ queryKey: ["session"], queryFn: () => unwrap(client.GET("/api/session")), staleTime: 60_000 });
+export const floraQuery = queryOptions({ queryKey: ["flora"], queryFn: () => unwrap(client.GET("/api/flora")), staleTime: Number.POSITIVE_INFINITY });
+export const todayQuery = queryOptions({ queryKey: ["today"], queryFn: () => unwrap(client.GET("/api/today")) });
+export const specimensQuery = queryOptions({ queryKey: ["specimens"], queryFn: () => unwrap(client.GET("/api/specimens")) });
+export const sitesQuery = queryOptions({ queryKey: ["sites"], queryFn: () => unwrap(client.GET("/api/sites")) });
+export const taxonQuery = (id: string) =>
+  queryOptions({ queryKey: ["taxon", id], queryFn: () => unwrap(client.GET("/api/flora/taxa/{id}", { params: { path: { id } } })) });
+export const examinationQuery = (id: string) =>
+  queryOptions({ queryKey: ["examination", id], queryFn: () => unwrap(client.GET("/api/examinations/{id}", { params: { path: { id } } })), retry: false });
+
+export const useSession = () => useQuery(sessionQuery);
+
+/** Everything that can be done to one examination; each answer is the whole examination anew. */
+export function useExamination(id: string) {
+  const queries = useQueryClient();
+  const params = { path: { id } };
+  const keep = (examination: Examination) => {
+    queries.setQueryData(["examination", id], examination);
+    void queries.invalidateQueries({ queryKey: ["today"] });
+  };
+  return {
+    change: useMutation({ mutationFn: (body: Partial<Schemas["ExaminationChange"]>) => unwrap(client.PATCH("/api/examinations/{id}", { params, body: body as Schemas["ExaminationChange"] })), onSuccess: keep }),
+    score: useMutation({ mutationFn: (body: Schemas["NewScore"]) => unwrap(client.POST("/api/examinations/{id}/scores", { params, body })), onSuccess: keep }),
+    takeBack: useMutation({ mutationFn: (score: string) => unwrap(client.DELETE("/api/examinations/{id}/scores/{score}", { params: { path: { id, score } } })), onSuccess: keep }),
+    restore: useMutation({ mutationFn: (score: string) => unwrap(client.POST("/api/examinations/{id}/scores/{score}/restore", { params: { path: { id, score } } })), onSuccess: keep }),
+    sign: useMutation({ mutationFn: () => unwrap(client.POST("/api/examinations/{id}/sign", { params })), onSuccess: keep }),
+    harvest: useMutation({
+      mutationFn: (body: Schemas["NewHarvest"]) => unwrap(client.POST("/api/examinations/{id}/harvests", { params, body })),
+      onSuccess: (examination) => {
+        keep(examination);
+        void queries.invalidateQueries({ queryKey: ["taxon"] });
+      },
+    }),
+  };
+}

@@ -1,0 +1,128 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { lazy, Suspense, useEffect, useState } from "react";
+import { Link, NavLink, Navigate, Route, Routes, useLocation } from "react-router";
+import { client, unwrap } from "./api/client";
+import { useSession } from "./api/queries";
+import { Button, Choice, Dialog, dayWords, Field, fieldClass, Loading, Trouble } from "./ui/controls";
+import { SignIn } from "./views/signin/signin";
+
+const Today = lazy(() => import("./views/today/today"));
+const Begin = lazy(() => import("./views/examine/begin"));
+const Examine = lazy(() => import("./views/examine/examine"));
+const SpeciesIndex = lazy(() => import("./views/species/index"));
+const SpeciesPage = lazy(() => import("./views/species/page"));
+
+const PLACES = [
+  { to: "/", label: "Today" },
+  { to: "/examine", label: "Examine" },
+  { to: "/species", label: "Species" },
+];
+
+export function App() {
+  const session = useSession();
+  const { pathname } = useLocation();
+  useEffect(() => {
+    document.documentElement.dataset.theme = localStorage.getItem("theme") ?? (matchMedia("(prefers-color-scheme: dark)").matches ? "dusk" : "day");
+  }, []);
+  if (session.isPending) return <Loading what="the school" />;
+  if (session.isError) return <Trouble error={session.error} retry={() => void session.refetch()} />;
+  if (!session.data.user) return <SignIn session={session.data} />;
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
+        To the content
+      </a>
+      <header className="rule-b flex items-center justify-between gap-2 px-3 wide:px-5">
+        <Link to="/" className="hidden items-center gap-2 py-2 font-bold tracking-wide wide:flex">
+          <img src="/favicon.svg" width="26" height="26" alt="" />
+          Hylognosis
+        </Link>
+        <nav aria-label="Main" className="flex">
+          {PLACES.map((place) => (
+            <NavLink
+              key={place.to}
+              to={place.to}
+              end={place.to === "/"}
+              className={({ isActive }) => `flex min-h-11 items-center border-b-4 px-3 font-semibold ${isActive ? "border-ink" : "border-transparent hover:border-rule"}`}
+            >
+              {place.label}
+            </NavLink>
+          ))}
+        </nav>
+        <Person name={session.data.user.name} role={session.data.user.role} units={session.data.user.units} today={session.data.today} demo={session.data.demo} />
+      </header>
+      <main id="main" className="flex-1" tabIndex={-1} key={pathname.split("/")[1]}>
+        <Suspense fallback={<Loading what="the page" />}>
+          <Routes>
+            <Route path="/" element={<Today />} />
+            <Route path="/examine" element={<Begin />} />
+            <Route path="/examine/:id" element={<Examine />} />
+            <Route path="/species" element={<SpeciesIndex />} />
+            <Route path="/species/:id" element={<SpeciesPage />} />
+            <Route path="*" element={<Navigate to="/" replace />} />
+          </Routes>
+        </Suspense>
+      </main>
+    </div>
+  );
+}
+
+function Person(p: { name: string; role: string; units: string; today: string; demo: boolean }) {
+  const [open, setOpen] = useState(false);
+  const [theme, setTheme] = useState(document.documentElement.dataset.theme ?? "day");
+  const queries = useQueryClient();
+  const [error, setError] = useState<Error | null>(null);
+  const act = (work: () => Promise<unknown>) => {
+    setError(null);
+    work()
+      .then(() => queries.invalidateQueries())
+      .catch(setError);
+  };
+  return (
+    <>
+      <button type="button" onClick={() => setOpen(true)} className="flex min-h-11 flex-col items-end justify-center text-right text-sm leading-tight">
+        <span className="font-semibold">{p.name}</span>
+        <span className="text-faded">
+          {p.role}
+          <span className="hidden wide:inline"> · {p.demo ? "demo day " : ""}{dayWords(p.today)}</span>
+        </span>
+      </button>
+      <Dialog open={open} onOpenChange={setOpen} title={p.name}>
+        <div className="space-y-4">
+          {error && <Trouble error={error} />}
+          <Choice
+            label="Units"
+            value={p.units as "metric" | "imperial"}
+            options={[{ value: "metric", label: "metric" }, { value: "imperial", label: "imperial" }]}
+            onChange={(units) => act(() => unwrap(client.PUT("/api/preferences", { body: { units } })))}
+          />
+          <Choice
+            label="Light"
+            value={theme}
+            options={[{ value: "day", label: "day" }, { value: "dusk", label: "dusk" }]}
+            onChange={(next) => {
+              setTheme(next);
+              document.documentElement.dataset.theme = next;
+              localStorage.setItem("theme", next);
+            }}
+          />
+          {p.demo && (
+            <Field label="The day the demo takes for today" hint="June for elder flowers, October for chestnuts.">
+              <input type="date" className={fieldClass} value={p.today} onChange={(e) => e.target.value && act(() => unwrap(client.PUT("/api/demo/day", { body: { day: e.target.value } })))} />
+            </Field>
+          )}
+          <Button
+            onClick={() =>
+              act(async () => {
+                await client.POST("/api/logout" as never, {} as never).catch(() => undefined);
+                window.location.assign("/");
+              })
+            }
+          >
+            Sign out
+          </Button>
+        </div>
+      </Dialog>
+    </>
+  );
+}

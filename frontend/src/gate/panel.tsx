@@ -1,0 +1,103 @@
+import type { Schemas } from "../api/client";
+import { Button, dayWords } from "../ui/controls";
+import { StandingMark } from "../ui/marks";
+import { GATE_TONE, GATE_WORD, GateFigure, type GateState } from "./figure";
+
+type Clearance = Schemas["ClearanceView"];
+
+export const gateState = (clearance: Clearance | null | undefined): GateState => (clearance ? (clearance.answer as GateState) : "unasked");
+
+/** The answer in one glance: figure, word, the nearest reason. */
+export function GateHead({ clearance, asked, id, small = false }: { clearance: Clearance | null | undefined; asked: string | null; id: string; small?: boolean }) {
+  const state = gateState(clearance);
+  const met = clearance?.points.filter((p) => p.status === "met").length ?? 0;
+  return (
+    <div className="flex items-center gap-3" role="status" aria-live="polite" data-gate={state}>
+      <div className="shrink-0">
+        <GateFigure state={state} width={small ? 74 : 132} id={id} />
+      </div>
+      <div className="min-w-0">
+        <div className="flex flex-wrap items-baseline gap-x-2">
+          <strong className={`${small ? "text-lg" : "text-2xl"} leading-none ${GATE_TONE[state]}`}>{GATE_WORD[state]}</strong>
+          {clearance && <span className="figures text-sm text-faded">{met} of 9 points</span>}
+        </div>
+        {asked && !small && <div className="text-sm text-faded">{asked}</div>}
+        <p className={`mt-1 ${small ? "line-clamp-2 text-sm" : "text-sm"}`}>
+          {clearance ? clearance.because : "Say which part of which tree you hope for, and the gate will tell what it takes."}
+          {clearance?.until ? ` Until ${dayWords(clearance.until)}.` : ""}
+        </p>
+      </div>
+    </div>
+  );
+}
+
+/** All nine points with their reasons, and the questions one can answer on the spot. */
+export function NinePoints(p: {
+  clearance: Clearance;
+  conditions: Record<string, boolean>;
+  canAnswer: boolean;
+  onAnswer: (condition: string, answer: boolean | null) => void;
+  onLook: (character: string) => void;
+}) {
+  return (
+    <ol className="space-y-1">
+      {p.clearance.points.map((point, i) => (
+        <li key={point.point} className="rule-b py-2" data-point={point.point} data-status={point.status}>
+          <div className="flex items-start gap-2">
+            <StandingMark standing={point.status} />
+            <div className="min-w-0 flex-1">
+              <h3 className="flex flex-wrap justify-between gap-x-2">
+                <span>
+                  <span className="figures text-faded">{i + 1}</span> {point.title}
+                </span>
+                <span className="text-sm font-normal text-faded">{point.status}</span>
+              </h3>
+              <p className="text-sm">
+                {point.because} {point.change && <span className="text-faded">{point.change}</span>}
+              </p>
+            </div>
+          </div>
+          {point.items.length > 0 && (
+            <ul className="mt-1 ml-7 space-y-1">
+              {point.items.map((item) => {
+                const question = point.point === "part-and-condition" && item.subject !== "window";
+                const look = (point.point === "required-features" || point.point === "no-contradiction") && item.status !== "met";
+                return (
+                  <li key={item.subject} className="flex flex-wrap items-center gap-x-2 gap-y-1 text-sm">
+                    <StandingMark standing={item.status} />
+                    <span className="min-w-0 flex-1">
+                      <strong className="font-semibold">{item.label}</strong> {!question && item.detail}
+                      {question && item.status === "broken" && <span className="text-berry"> {item.detail}</span>}
+                    </span>
+                    {question && (
+                      <fieldset className="flex">
+                        <legend className="sr-only">{item.label}</legend>
+                        {[true, false].map((answer) => (
+                          <button
+                            key={String(answer)}
+                            type="button"
+                            disabled={!p.canAnswer}
+                            aria-pressed={p.conditions[item.subject] === answer}
+                            onClick={() => p.onAnswer(item.subject, p.conditions[item.subject] === answer ? null : answer)}
+                            className="-ml-px min-h-11 min-w-12 border border-ink px-2 aria-pressed:bg-ink aria-pressed:text-ground disabled:opacity-60"
+                          >
+                            {answer ? "Yes" : "No"}
+                          </button>
+                        ))}
+                      </fieldset>
+                    )}
+                    {look && p.canAnswer && (
+                      <Button tone="quiet" onClick={() => p.onLook(item.subject)} aria-label={`Look at ${item.label}`}>
+                        Look
+                      </Button>
+                    )}
+                  </li>
+                );
+              })}
+            </ul>
+          )}
+        </li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,57 @@
+/** Marks that say how a thing stands: a shape and a hatching for each, so that colour is never alone. */
+import type { ReactNode } from "react";
+
+export type Standing = "met" | "open" | "broken";
+
+const TONE: Record<Standing, string> = { met: "text-leaf", open: "text-ochre", broken: "text-berry" };
+const SHAPE: Record<Standing, ReactNode> = {
+  met: (
+    <>
+      <circle cx="9" cy="9" r="7.5" fill="currentColor" />
+      <path d="M5 9.5L8 12.5L13 6" stroke="var(--sheet)" strokeWidth="2" fill="none" />
+    </>
+  ),
+  open: (
+    <>
+      <circle cx="9" cy="9" r="7.5" fill="none" stroke="currentColor" strokeWidth="1.6" />
+      <path d="M4 14L14 4M2.5 10.5L10.5 2.5M7.5 15.5L15.5 7.5" stroke="currentColor" strokeWidth="1" />
+    </>
+  ),
+  broken: (
+    <>
+      <path d="M9 1L17 9L9 17L1 9Z" fill="none" stroke="currentColor" strokeWidth="1.6" />
+      <path d="M5.5 5.5L12.5 12.5M12.5 5.5L5.5 12.5" stroke="currentColor" strokeWidth="2" />
+    </>
+  ),
+};
+
+export function StandingMark({ standing, withWord = false }: { standing: string; withWord?: boolean }) {
+  const s = (standing in SHAPE ? standing : "open") as Standing;
+  return (
+    <span className={`inline-flex shrink-0 items-center gap-1 ${TONE[s]}`}>
+      <svg viewBox="0 0 18 18" width="18" height="18" aria-hidden="true" focusable="false">
+        {SHAPE[s]}
+      </svg>
+      <span className={withWord ? "text-sm font-semibold" : "sr-only"}>{s}</span>
+    </span>
+  );
+}
+
+const TICKS: Record<string, number> = { deadly: 3, serious: 2, mild: 1, harmless: 0 };
+
+/** How bad it can be: the word, and as many thorns as it deserves. */
+export function SeverityMark({ severity }: { severity: string }) {
+  const ticks = TICKS[severity] ?? 0;
+  if (ticks === 0) return <span className="text-sm text-faded">no hazard known to this flora</span>;
+  return (
+    <span className="inline-flex items-center gap-1 text-sm font-bold text-berry">
+      <svg viewBox="0 0 24 16" width="24" height="16" aria-hidden="true" focusable="false">
+        <path d="M1 15H23" stroke="currentColor" strokeWidth="1.4" />
+        {Array.from({ length: ticks }, (_, i) => (
+          <path key={`thorn-${12 - (ticks - 1) * 4 + i * 8}`} d={`M${9 - (ticks - 1) * 3.5 + i * 7} 15L${12 - (ticks - 1) * 3.5 + i * 7} 2L${15 - (ticks - 1) * 3.5 + i * 7} 15Z`} fill="currentColor" />
+        ))}
+      </svg>
+      {severity}
+    </span>
+  );
+}

@@ -1,0 +1,49 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link } from "react-router";
+import { floraQuery } from "../../api/queries";
+import { capital, Field, fieldClass, Loading, Name, Trouble } from "../../ui/controls";
+import { SeverityMark } from "../../ui/marks";
+
+export default function SpeciesIndex() {
+  const flora = useQuery(floraQuery);
+  const [sought, setSought] = useState("");
+  if (flora.isPending) return <Loading what="the flora" />;
+  if (flora.isError) return <Trouble error={flora.error} retry={() => void flora.refetch()} />;
+  const words = sought.trim().toLowerCase();
+  const taxa = flora.data.taxa.filter((t) => `${t.name} ${t.commonName} ${t.family}`.toLowerCase().includes(words));
+  return (
+    <div className="mx-auto max-w-5xl px-4 py-5 wide:px-6">
+      <div className="double-rule flex flex-wrap items-end justify-between gap-3 pb-2">
+        <div>
+          <h1 className="text-2xl">{flora.data.title}</h1>
+          <p className="text-sm text-faded">
+            Flora {flora.data.name}, edition {flora.data.edition}, {flora.data.taxa.length} kinds, {flora.data.characters.length} characters. It knows no others: a tree it does not hold must end as “none of these”.
+          </p>
+        </div>
+        <div className="w-full wide:w-64">
+          <Field label="Find">
+            <input className={fieldClass} value={sought} onChange={(e) => setSought(e.target.value)} />
+          </Field>
+        </div>
+      </div>
+      <ul>
+        {taxa.map((t) => (
+          <li key={t.id} className="rule-b">
+            <Link to={`/species/${t.id}`} className="grid items-center gap-x-4 px-2 py-2.5 hover:bg-sheet wide:grid-cols-[14rem_16rem_9rem_1fr]">
+              <strong>{capital(t.commonName)}</strong>
+              <span>
+                <Name>{t.name}</Name> <span className="text-sm text-faded">{t.author}</span>
+              </span>
+              <SeverityMark severity={t.severity} />
+              <span className="text-sm text-faded">
+                {t.parts.filter((p) => !p.harmful).map((p) => `${p.label}, ${p.window}`).join("; ") || "nothing is taken of it"}
+              </span>
+            </Link>
+          </li>
+        ))}
+        {taxa.length === 0 && <li className="py-4 text-faded">Nothing in this flora goes by that.</li>}
+      </ul>
+    </div>
+  );
+}
