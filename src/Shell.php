@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App;
 
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Attribute\AsController;
 use Twig\Environment;
 
 /** The one page: everything else is drawn in the browser. */
+#[AsController]
 final readonly class Shell
 {
     public function __construct(private ViteManifest $manifest, private Environment $twig)

@@ -72,7 +72,7 @@ final readonly class Assessor
         return array_map(fn (Danger $danger): DangerReport => new DangerReport(
             $danger,
             $identification->posteriorOf($danger->taxon->id),
-            $danger->isExcluded() || $danger->taxon->id === $expected ? null : $this->nextLook->thatWouldExclude($identification->compiled, $danger, $expected, $outlook)?->character,
+            $danger->isExcluded() || $danger->taxon->id === $expected ? null : $this->nextLook->thatWouldExclude($identification, $danger, $expected, $outlook)?->character,
         ), $dangers);
     }
 }

@@ -79,9 +79,8 @@ final readonly class Dossier
             $severity = null === $lookAlike ? $taxon->severity() : Severity::worse($lookAlike->severity, $taxon->severity());
             $dangers[] = Danger::weigh($compiled, $identification->examination, $taxon, $severity, $lookAlike->decisive ?? []);
         }
-        usort($dangers, static fn (Danger $a, Danger $b): int => $a->isExcluded() <=> $b->isExcluded()
-            ?: $b->severity->rank() <=> $a->severity->rank()
-            ?: $identification->posteriorOf($b->taxon->id) <=> $identification->posteriorOf($a->taxon->id));
+        usort($dangers, static fn (Danger $a, Danger $b): int => [$a->isExcluded(), $b->severity->rank(), $identification->posteriorOf($b->taxon->id)]
+            <=> [$b->isExcluded(), $a->severity->rank(), $identification->posteriorOf($a->taxon->id)]);
 
         return $dangers;
     }

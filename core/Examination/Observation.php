@@ -85,9 +85,12 @@ final readonly class Observation
     public function agreesWith(self $other): bool
     {
         if ($this->character->isNumeric()) {
-            [$low, $high] = max($this->numbers) <= max($other->numbers) ? [$this, $other] : [$other, $this];
+            [$lows, $highs] = [$this->numbers, $other->numbers]; // both sorted, rising
+            if ($lows[\count($lows) - 1] > $highs[\count($highs) - 1]) {
+                [$lows, $highs] = [$highs, $lows];
+            }
 
-            return min($high->numbers) <= 1.5 * max($low->numbers);
+            return $highs[0] <= 1.5 * $lows[\count($lows) - 1];
         }
 
         return [] !== array_intersect($this->states, $other->states);

@@ -91,9 +91,9 @@ final readonly class FloraReader
     }
 
     /**
-     * @return list<SourceReference>
-     *
      * @param array<string, Source> $sources
+     *
+     * @return list<SourceReference>
      *
      * @throws DocumentError if a reference names no known source
      */

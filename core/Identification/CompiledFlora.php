@@ -173,7 +173,7 @@ final readonly class CompiledFlora
         }
 
         return new CompiledCharacter(
-            $character, $outcomes, $edges, array_values($shown), array_values($misread), $read, $logRead,
+            $character, $outcomes, $edges, array_values($shown), array_values($misread), array_values($read), array_values($logRead),
             array_values($ruledOut), array_values($background), $ranges, $silent, $inapplicable, $phases,
         );
     }

@@ -36,7 +36,7 @@ final readonly class Identification
     public function ranking(): array
     {
         $numbers = array_keys($this->posterior);
-        usort($numbers, fn (int $a, int $b): int => $this->posterior[$b] <=> $this->posterior[$a] ?: $a <=> $b);
+        usort($numbers, fn (int $a, int $b): int => [$this->posterior[$b], $a] <=> [$this->posterior[$a], $b]);
 
         return array_map(fn (int $t): Candidate => new Candidate($this->compiled->taxa[$t], $this->posterior[$t]), $numbers);
     }

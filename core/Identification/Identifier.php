@@ -41,16 +41,19 @@ final readonly class Identifier
             $unlisted += $row[$taxa];
             $evidence[$id] = $row;
         }
-        $top = max($unlisted, ...$logs);
+        $top = max([$unlisted, ...$logs]);
         $posterior = array_map(static fn (float $log): float => exp($log - $top), $logs);
         $other = exp($unlisted - $top);
         $sum = array_sum($posterior) + $other;
         foreach ($posterior as $t => $share) {
             $posterior[$t] = $share / $sum;
         }
-        $best = array_search(max($posterior), $posterior, true);
+        $best = 0;
+        foreach ($posterior as $t => $share) {
+            $best = $share > $posterior[$best] ? $t : $best;
+        }
 
-        return new Identification($compiled, $examination, array_values($posterior), $other / $sum, $this->fit->of($compiled, $examination, (int) $best), $evidence);
+        return new Identification($compiled, $examination, array_values($posterior), $other / $sum, $this->fit->of($compiled, $examination, $best), $evidence);
     }
 
     /** @return list<float> natural logarithms by taxon number; the last one is for "something else" */
@@ -66,7 +69,7 @@ final readonly class Identifier
         }
         $pooled = min(sqrt(\count($values)), self::MOST_REPEATS) / \count($values);
 
-        return array_map(static fn (float $sum): float => $sum * $pooled, $sums);
+        return array_values(array_map(static fn (float $sum): float => $sum * $pooled, $sums));
     }
 
     /** @return list<float> */

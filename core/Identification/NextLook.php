@@ -66,14 +66,16 @@ final readonly class NextLook
      * The look most likely to speak against a danger, given that the tree is what it is taken for; none where
      * the flora knows no difference in sight today.
      */
-    public function thatWouldExclude(CompiledFlora $compiled, Danger $danger, string $expected, Outlook $outlook): ?CompiledCharacter
+    public function thatWouldExclude(Identification $identification, Danger $danger, string $expected, Outlook $outlook): ?CompiledCharacter
     {
+        $compiled = $identification->compiled;
         $own = $compiled->numbers[$expected];
         $best = null;
         $bestWorth = 0.0;
         $phases = $outlook->phenology->phases($compiled->flora->taxa[$expected], $outlook->day);
         foreach ($compiled->characters as $character) {
-            if (0 === ($character->phenophases & $phases) || \in_array($character->character->id, $danger->contradictions, true) || !$outlook->reaches($character->character)) {
+            $scored = $identification->examination->finding($character->character->id);
+            if (0 === ($character->phenophases & $phases) || (null !== $scored && [] !== $scored->decidingValues()) || !$outlook->reaches($character->character)) {
                 continue;
             }
             $worth = $danger->stepBy($character->character->organ) * $this->chanceAgainst($compiled, $character, $danger, $own)
@@ -189,9 +191,11 @@ final readonly class NextLook
     {
         $required = null !== $aim?->requires($character->character->id);
         $parted = [];
-        foreach ($aim->dangers ?? [] as $danger) {
-            if ($danger->stepBy($character->character->organ) > 0.0 && $this->chanceAgainst($compiled, $character, $danger, $compiled->numbers[$aim->taxon->id]) > 0.5) {
-                $parted[] = $danger->taxon->id;
+        if (null !== $aim) {
+            foreach ($aim->dangers as $danger) {
+                if ($danger->stepBy($character->character->organ) > 0.0 && $this->chanceAgainst($compiled, $character, $danger, $compiled->numbers[$aim->taxon->id]) > 0.5) {
+                    $parted[] = $danger->taxon->id;
+                }
             }
         }
         $flora = $compiled->flora;
@@ -245,7 +249,7 @@ final readonly class NextLook
         if ($more > 0) {
             $names[] = $more.' more';
         }
-        $last = array_pop($names);
+        $last = (string) array_pop($names);
 
         return [] === $names ? $last : implode(', ', $names).' and '.$last;
     }

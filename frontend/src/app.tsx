@@ -1,6 +1,6 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { lazy, Suspense, useEffect, useState } from "react";
-import { Link, NavLink, Navigate, Route, Routes, useLocation } from "react-router";
+import { Link, Navigate, NavLink, Route, Routes, useLocation } from "react-router";
 import { client, unwrap } from "./api/client";
 import { useSession } from "./api/queries";
 import { Button, Choice, Dialog, dayWords, Field, fieldClass, Loading, Trouble } from "./ui/controls";
@@ -43,13 +43,21 @@ export function App() {
               key={place.to}
               to={place.to}
               end={place.to === "/"}
-              className={({ isActive }) => `flex min-h-11 items-center border-b-4 px-3 font-semibold ${isActive ? "border-ink" : "border-transparent hover:border-rule"}`}
+              className={({ isActive }) =>
+                `flex min-h-11 items-center border-b-4 px-3 font-semibold ${isActive ? "border-ink" : "border-transparent hover:border-rule"}`
+              }
             >
               {place.label}
             </NavLink>
           ))}
         </nav>
-        <Person name={session.data.user.name} role={session.data.user.role} units={session.data.user.units} today={session.data.today} demo={session.data.demo} />
+        <Person
+          name={session.data.user.name}
+          role={session.data.user.role}
+          units={session.data.user.units}
+          today={session.data.today}
+          demo={session.data.demo}
+        />
       </header>
       <main id="main" className="flex-1" tabIndex={-1} key={pathname.split("/")[1]}>
         <Suspense fallback={<Loading what="the page" />}>
@@ -80,11 +88,19 @@ function Person(p: { name: string; role: string; units: string; today: string; d
   };
   return (
     <>
-      <button type="button" onClick={() => setOpen(true)} className="flex min-h-11 flex-col items-end justify-center text-right text-sm leading-tight">
+      <button
+        type="button"
+        onClick={() => setOpen(true)}
+        className="flex min-h-11 flex-col items-end justify-center text-right text-sm leading-tight"
+      >
         <span className="font-semibold">{p.name}</span>
         <span className="text-faded">
           {p.role}
-          <span className="hidden wide:inline"> · {p.demo ? "demo day " : ""}{dayWords(p.today)}</span>
+          <span className="hidden wide:inline">
+            {" "}
+            · {p.demo ? "demo day " : ""}
+            {dayWords(p.today)}
+          </span>
         </span>
       </button>
       <Dialog open={open} onOpenChange={setOpen} title={p.name}>
@@ -93,13 +109,19 @@ function Person(p: { name: string; role: string; units: string; today: string; d
           <Choice
             label="Units"
             value={p.units as "metric" | "imperial"}
-            options={[{ value: "metric", label: "metric" }, { value: "imperial", label: "imperial" }]}
+            options={[
+              { value: "metric", label: "metric" },
+              { value: "imperial", label: "imperial" },
+            ]}
             onChange={(units) => act(() => unwrap(client.PUT("/api/preferences", { body: { units } })))}
           />
           <Choice
             label="Light"
             value={theme}
-            options={[{ value: "day", label: "day" }, { value: "dusk", label: "dusk" }]}
+            options={[
+              { value: "day", label: "day" },
+              { value: "dusk", label: "dusk" },
+            ]}
             onChange={(next) => {
               setTheme(next);
               document.documentElement.dataset.theme = next;
@@ -108,7 +130,12 @@ function Person(p: { name: string; role: string; units: string; today: string; d
           />
           {p.demo && (
             <Field label="The day the demo takes for today" hint="June for elder flowers, October for chestnuts.">
-              <input type="date" className={fieldClass} value={p.today} onChange={(e) => e.target.value && act(() => unwrap(client.PUT("/api/demo/day", { body: { day: e.target.value } })))} />
+              <input
+                type="date"
+                className={fieldClass}
+                value={p.today}
+                onChange={(e) => e.target.value && act(() => unwrap(client.PUT("/api/demo/day", { body: { day: e.target.value } })))}
+              />
             </Field>
           )}
           <Button

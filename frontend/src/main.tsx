@@ -7,7 +7,9 @@ import { App } from "./app";
 import "./index.css";
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: (count, error) => count < 1 && !(error instanceof Problem && error.status >= 400), refetchOnWindowFocus: false } },
+  defaultOptions: {
+    queries: { retry: (count, error) => count < 1 && !(error instanceof Problem && error.status >= 400), refetchOnWindowFocus: false },
+  },
 });
 
 const root = document.getElementById("root");

@@ -14,7 +14,6 @@ use App\Api\View\SpecimenView;
 use App\Entity\DecisionRecord;
 use App\Entity\ExaminationRecord;
 use App\Entity\HarvestRecord;
-use App\Entity\ScoreRecord;
 use App\Entity\User;
 use App\Exchange\StoredExaminations;
 use App\Repository\HarvestRepository;

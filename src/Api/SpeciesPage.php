@@ -66,7 +66,7 @@ final readonly class SpeciesPage
             return null;
         }
         $states = [];
-        foreach (array_filter($frequencies) as $id => $share) {
+        foreach (array_filter($frequencies, static fn (float $share): bool => $share > 0.0) as $id => $share) {
             $states[] = $this->state($character, $id, $share);
         }
 
@@ -132,7 +132,7 @@ final readonly class SpeciesPage
         return array_map(static function (SourceReference $reference) use ($flora): string {
             $source = $flora->sources[$reference->source];
 
-            return implode(', ', array_filter([$source->author, $source->title, $source->year, '' === $reference->place ? '' : 'under '.$reference->place]))
+            return implode(', ', array_filter([$source->author, $source->title, $source->year, '' === $reference->place ? '' : 'under '.$reference->place], static fn (string $word): bool => '' !== $word))
                 .($reference->memory ? ' (written down from memory)' : '');
         }, $references);
     }

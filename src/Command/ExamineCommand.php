@@ -82,7 +82,9 @@ final class ExamineCommand extends Command
     private function tell(Assessment $assessment, OutputInterface $output): void
     {
         $view = AssessmentView::of($assessment, 1);
-        $line = static fn (string $text): mixed => $output->writeln($text, OutputInterface::OUTPUT_RAW);
+        $line = static function (string $text) use ($output): void {
+            $output->writeln($text, OutputInterface::OUTPUT_RAW);
+        };
         $line('What it may be');
         foreach (\array_slice($view->ranking, 0, 5) as $candidate) {
             $line(\sprintf('  %6.2f %%  %s (%s)', $candidate->posterior * 100, $candidate->name, $candidate->commonName));

@@ -46,7 +46,7 @@ final readonly class StoredExaminations
     {
         $flora = $this->flora($record);
         $claim = $this->claim($flora, $record);
-        $second = null === $claim ? null : $this->examinations->secondLookAt($record);
+        $second = null === $claim ? null : $this->examinations->counterpartOf($record);
         $today = $this->clock->today();
 
         return new Inquiry(
@@ -59,7 +59,7 @@ final readonly class StoredExaminations
                 $this->harvests->takings($record->specimen->site, $claim->taxon->id, $claim->part->id, (int) $today->format('Y')),
             ),
             null === $second ? null : $this->examination($flora, $second),
-            $second->unprejudiced ?? true,
+            null === $record->secondOf ? $second->unprejudiced ?? true : $record->unprejudiced,
             array_map(Reach::from(...), $record->reach),
             array_map(Instrument::from(...), $record->kit),
         );

@@ -24,9 +24,12 @@ final class ExaminationRepository extends ServiceEntityRepository
         return array_values($this->findBy(['specimen' => $specimen], ['date' => 'DESC', 'createdAt' => 'DESC']));
     }
 
-    /** The newest signed second look at an examination, made by somebody else. */
-    public function secondLookAt(ExaminationRecord $first): ?ExaminationRecord
+    /** The newest signed look at the same tree that belongs to this one: its second, or the first it is the second of. */
+    public function counterpartOf(ExaminationRecord $first): ?ExaminationRecord
     {
+        if (null !== $first->secondOf) {
+            return $first->secondOf;
+        }
         foreach ($this->findBy(['secondOf' => $first], ['date' => 'DESC', 'createdAt' => 'DESC']) as $second) {
             if ($second->isSigned() && $second->examiner !== $first->examiner) {
                 return $second;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Repository;
 
-use App\Entity\HarvestRecord;
 use App\Entity\ExaminationRecord;
+use App\Entity\HarvestRecord;
 use App\Entity\Site;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\ORM\Query\Parameter;
-use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
 
 /** @extends ServiceEntityRepository<HarvestRecord> */
@@ -23,15 +23,15 @@ final class HarvestRepository extends ServiceEntityRepository
     /** @return list<HarvestRecord> newest first */
     public function ofTaxon(string $taxon): array
     {
-        return $this->createQueryBuilder('h')->join('h.decision', 'd')->where('d.taxon = :taxon')->setParameter('taxon', $taxon)
-            ->orderBy('h.takenOn', 'DESC')->addOrderBy('h.recordedAt', 'DESC')->getQuery()->getResult();
+        return self::harvests($this->createQueryBuilder('h')->join('h.decision', 'd')->where('d.taxon = :taxon')->setParameter('taxon', $taxon)
+            ->orderBy('h.takenOn', 'DESC')->addOrderBy('h.recordedAt', 'DESC')->getQuery()->getResult());
     }
 
     /** @return list<HarvestRecord> newest first */
     public function ofExamination(ExaminationRecord $examination): array
     {
-        return $this->createQueryBuilder('h')->join('h.decision', 'd')->where('d.examination = :examination')->setParameter('examination', $examination)
-            ->orderBy('h.recordedAt', 'DESC')->getQuery()->getResult();
+        return self::harvests($this->createQueryBuilder('h')->join('h.decision', 'd')->where('d.examination = :examination')->setParameter('examination', $examination)
+            ->orderBy('h.recordedAt', 'DESC')->getQuery()->getResult());
     }
 
     /** Takings of a part of a taxon at a site in a year. */
@@ -42,5 +42,13 @@ final class HarvestRepository extends ServiceEntityRepository
             ->setParameters(new ArrayCollection([
                 new Parameter('site', $site), new Parameter('taxon', $taxon), new Parameter('part', $part), new Parameter('year', $year.'-%'),
             ]))->getQuery()->getSingleScalarResult();
+    }
+
+    /** @return list<HarvestRecord> */
+    private static function harvests(mixed $rows): array
+    {
+        \assert(\is_array($rows));
+
+        return array_values(array_filter($rows, static fn (mixed $row): bool => $row instanceof HarvestRecord));
     }
 }

@@ -9,7 +9,11 @@ export const sitesQuery = queryOptions({ queryKey: ["sites"], queryFn: () => unw
 export const taxonQuery = (id: string) =>
   queryOptions({ queryKey: ["taxon", id], queryFn: () => unwrap(client.GET("/api/flora/taxa/{id}", { params: { path: { id } } })) });
 export const examinationQuery = (id: string) =>
-  queryOptions({ queryKey: ["examination", id], queryFn: () => unwrap(client.GET("/api/examinations/{id}", { params: { path: { id } } })), retry: false });
+  queryOptions({
+    queryKey: ["examination", id],
+    queryFn: () => unwrap(client.GET("/api/examinations/{id}", { params: { path: { id } } })),
+    retry: false,
+  });
 
 export const useSession = () => useQuery(sessionQuery);
 
@@ -22,10 +26,23 @@ export function useExamination(id: string) {
     void queries.invalidateQueries({ queryKey: ["today"] });
   };
   return {
-    change: useMutation({ mutationFn: (body: Partial<Schemas["ExaminationChange"]>) => unwrap(client.PATCH("/api/examinations/{id}", { params, body: body as Schemas["ExaminationChange"] })), onSuccess: keep }),
-    score: useMutation({ mutationFn: (body: Schemas["NewScore"]) => unwrap(client.POST("/api/examinations/{id}/scores", { params, body })), onSuccess: keep }),
-    takeBack: useMutation({ mutationFn: (score: string) => unwrap(client.DELETE("/api/examinations/{id}/scores/{score}", { params: { path: { id, score } } })), onSuccess: keep }),
-    restore: useMutation({ mutationFn: (score: string) => unwrap(client.POST("/api/examinations/{id}/scores/{score}/restore", { params: { path: { id, score } } })), onSuccess: keep }),
+    change: useMutation({
+      mutationFn: (body: Partial<Schemas["ExaminationChange"]>) =>
+        unwrap(client.PATCH("/api/examinations/{id}", { params, body: body as Schemas["ExaminationChange"] })),
+      onSuccess: keep,
+    }),
+    score: useMutation({
+      mutationFn: (body: Schemas["NewScore"]) => unwrap(client.POST("/api/examinations/{id}/scores", { params, body })),
+      onSuccess: keep,
+    }),
+    takeBack: useMutation({
+      mutationFn: (score: string) => unwrap(client.DELETE("/api/examinations/{id}/scores/{score}", { params: { path: { id, score } } })),
+      onSuccess: keep,
+    }),
+    restore: useMutation({
+      mutationFn: (score: string) => unwrap(client.POST("/api/examinations/{id}/scores/{score}/restore", { params: { path: { id, score } } })),
+      onSuccess: keep,
+    }),
     sign: useMutation({ mutationFn: () => unwrap(client.POST("/api/examinations/{id}/sign", { params })), onSuccess: keep }),
     harvest: useMutation({
       mutationFn: (body: Schemas["NewHarvest"]) => unwrap(client.POST("/api/examinations/{id}/harvests", { params, body })),

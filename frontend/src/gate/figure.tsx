@@ -13,15 +13,25 @@ function lines(step: number, slope: 1 | -1): string {
 }
 
 export function GateFigure({ state, width = 150, id }: { state: GateState; width?: number; id: string }) {
-  const bars = [16, 29, 42, 55, 68];
+  const bars = [16, 33, 50, 67];
   return (
-    <svg viewBox="0 0 150 84" width={width} height={(width * 84) / 150} className={GATE_TONE[state]} fill="none" stroke="currentColor" strokeLinecap="round" aria-hidden="true" focusable="false">
+    <svg
+      viewBox="0 0 150 84"
+      width={width}
+      height={(width * 84) / 150}
+      className={GATE_TONE[state]}
+      fill="none"
+      stroke="currentColor"
+      strokeLinecap="round"
+      aria-hidden="true"
+      focusable="false"
+    >
       <clipPath id={`gate-${id}`}>
         <rect x="16" y="12" width="118" height="62" />
       </clipPath>
-      <g clipPath={`url(#gate-${id})`} strokeWidth={state === "barred" ? 1.3 : 1}>
-        {(state === "withheld" || state === "barred") && <path d={lines(7, 1)} />}
-        {state === "barred" && <path d={lines(7, -1)} />}
+      <g clipPath={`url(#gate-${id})`} strokeWidth={state === "barred" ? 1.5 : 1.3}>
+        {(state === "withheld" || state === "barred") && <path d={lines(8, 1)} />}
+        {state === "barred" && <path d={lines(8, -1)} />}
         {state === "cleared" && <path d="M40 74L70 30H80L110 74M66 36H84M62 42H88M58 48H92M54 56H96M48 64H102" strokeWidth="0.8" />}
       </g>
       <path d="M4 80H146" strokeWidth="1.5" />
@@ -36,7 +46,7 @@ export function GateFigure({ state, width = 150, id }: { state: GateState; width
           <path d="M40 22V70M110 22V70" />
         </g>
       ) : (
-        <g strokeWidth="3.4">
+        <g strokeWidth="3">
           {bars.map((y) => (
             <path key={y} d={`M16 ${y}H134`} />
           ))}

@@ -8,7 +8,17 @@ type Clearance = Schemas["ClearanceView"];
 export const gateState = (clearance: Clearance | null | undefined): GateState => (clearance ? (clearance.answer as GateState) : "unasked");
 
 /** The answer in one glance: figure, word, the nearest reason. */
-export function GateHead({ clearance, asked, id, small = false }: { clearance: Clearance | null | undefined; asked: string | null; id: string; small?: boolean }) {
+export function GateHead({
+  clearance,
+  asked,
+  id,
+  small = false,
+}: {
+  clearance: Clearance | null | undefined;
+  asked: string | null;
+  id: string;
+  small?: boolean;
+}) {
   const state = gateState(clearance);
   const met = clearance?.points.filter((p) => p.status === "met").length ?? 0;
   return (

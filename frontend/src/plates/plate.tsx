@@ -13,7 +13,11 @@ export function Plate({ description, name }: { description: Described[]; name: s
   const by = new Map(description.map((d) => [d.character, d]));
   const usual = <T extends string>(id: string): T | undefined => by.get(id)?.states[0]?.state as T | undefined;
   const middle = (id: string): number | undefined => {
-    const numbers = by.get(id)?.range?.replace(/\([^)]*\)/g, "").match(/\d+/g)?.map(Number);
+    const numbers = by
+      .get(id)
+      ?.range?.replace(/\([^)]*\)/g, "")
+      .match(/\d+/g)
+      ?.map(Number);
     return numbers?.length ? Math.round(((numbers[0] ?? 0) + (numbers[numbers.length - 1] ?? 0)) / 2) : undefined;
   };
   const figure = (id: string) => drawing(by.get(id)?.states[0]?.drawing ?? "");
@@ -22,10 +26,26 @@ export function Plate({ description, name }: { description: Described[]; name: s
   const cells = [
     { label: "outline", art: <Outline crown={usual<Crown>("outline.crown") ?? "round"} stems={usual<Stems>("outline.stems") ?? "single"} /> },
     { label: "bark", art: bark ? <Bark surface={bark} /> : null },
-    { label: "twig", art: <Twig arrangement={usual<Arrangement>("leaf.arrangement") ?? "alternate"} {...(usual<BudShape>("bud.shape") ? { bud: usual<BudShape>("bud.shape") as BudShape } : {})} spines={usual<"paired" | "single" | "none">("twig.spines") ?? "none"} /> },
+    {
+      label: "twig",
+      art: (
+        <Twig
+          arrangement={usual<Arrangement>("leaf.arrangement") ?? "alternate"}
+          {...(usual<BudShape>("bud.shape") ? { bud: usual<BudShape>("bud.shape") as BudShape } : {})}
+          spines={usual<"paired" | "single" | "none">("twig.spines") ?? "none"}
+        />
+      ),
+    },
     {
       label: "leaf",
-      art: kind ? <Leaf kind={kind} leaflets={middle("leaf.leaflet-count") ?? 7} shape={usual<Blade>("leaf.outline") ?? "egg"} margin={usual<Margin>("leaf.margin") ?? "smooth"} /> : null,
+      art: kind ? (
+        <Leaf
+          kind={kind}
+          leaflets={middle("leaf.leaflet-count") ?? 7}
+          shape={usual<Blade>("leaf.outline") ?? "egg"}
+          margin={usual<Margin>("leaf.margin") ?? "smooth"}
+        />
+      ) : null,
     },
     { label: "flower", art: figure("flower.head") },
     { label: "fruit", art: figure("fruit.kind") },
@@ -35,7 +55,17 @@ export function Plate({ description, name }: { description: Described[]; name: s
       <div className="grid grid-cols-3 border border-rule">
         {cells.map((cell) => (
           <div key={cell.label} className="flex flex-col items-center p-2">
-            <svg viewBox="0 0 64 64" className="w-full max-w-32" fill="none" stroke="currentColor" strokeWidth="1.1" strokeLinecap="round" strokeLinejoin="round" aria-hidden="true" focusable="false">
+            <svg
+              viewBox="0 0 64 64"
+              className="w-full max-w-32"
+              fill="none"
+              stroke="currentColor"
+              strokeWidth="1.1"
+              strokeLinecap="round"
+              strokeLinejoin="round"
+              aria-hidden="true"
+              focusable="false"
+            >
               {cell.art}
             </svg>
             <span className="text-xs text-faded">{cell.label}</span>

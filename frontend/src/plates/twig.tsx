@@ -25,12 +25,21 @@ export function Twig({ arrangement, bud = "egg", spines = "none", height = 64 }:
       <path d={`M29.5 ${foot}L31 10M34.5 ${foot}L33 10`} />
       <Bud shape={bud === "hidden" ? "round" : bud} x={32} y={12} angle={0} scale={bud === "hidden" ? 0.5 : 0.8} />
       {rows.map((y, i) => {
-        const sides = arrangement === "opposite" ? [-1, 1] : arrangement === "whorled" ? [-1, 0, 1] : arrangement === "spiral" ? [[-1, 0, 1, 0][i % 4] as number] : [i % 2 ? 1 : -1];
+        const sides =
+          arrangement === "opposite"
+            ? [-1, 1]
+            : arrangement === "whorled"
+              ? [-1, 0, 1]
+              : arrangement === "spiral"
+                ? [[-1, 0, 1, 0][i % 4] as number]
+                : [i % 2 ? 1 : -1];
         return sides.map((side) => (
           <g key={`${y}${side}`}>
             <Bud shape={bud} x={32 + side * 3} y={y} angle={side * 48} />
             <path d={`M${30 + side * 3} ${y + 1.5}h4`} strokeWidth="0.8" />
-            {spines !== "none" && <path d={`M${32 + side * 2} ${y}l-9 -2${spines === "paired" ? `M${32 + side * 2} ${y}l9 -2` : ""}`} strokeWidth="1.6" />}
+            {spines !== "none" && (
+              <path d={`M${32 + side * 2} ${y}l-9 -2${spines === "paired" ? `M${32 + side * 2} ${y}l9 -2` : ""}`} strokeWidth="1.6" />
+            )}
           </g>
         ));
       })}

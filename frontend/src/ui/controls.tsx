@@ -13,23 +13,35 @@ export function Button({ tone = "plain", className = "", type = "button", ...res
   return (
     <button
       type={type}
-      className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-sm border px-3 py-1.5 font-semibold disabled:opacity-60 ${look} ${className}`}
+      className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-sm border px-3 whitespace-nowrap py-1.5 font-semibold disabled:opacity-60 ${look} ${className}`}
       {...rest}
     />
   );
 }
 
 /** One of a few words. */
-export function Choice<T extends string>(p: { label: string; value: T; options: readonly { value: T; label: string }[]; onChange: (value: T) => void; hideLabel?: boolean }) {
+export function Choice<T extends string>(p: {
+  label: string;
+  value: T;
+  options: readonly { value: T; label: string }[];
+  onChange: (value: T) => void;
+  hideLabel?: boolean;
+}) {
   return (
     <div>
       <div className={p.hideLabel ? "sr-only" : "mb-1 text-sm text-faded"}>{p.label}</div>
-      <ToggleGroup.Root type="single" value={p.value} onValueChange={(v) => v && p.onChange(v as T)} aria-label={p.label} className="inline-flex flex-wrap">
+      <ToggleGroup.Root
+        type="single"
+        value={p.value}
+        onValueChange={(v) => v && p.onChange(v as T)}
+        aria-label={p.label}
+        className="flex flex-wrap gap-1"
+      >
         {p.options.map((o) => (
           <ToggleGroup.Item
             key={o.value}
             value={o.value}
-            className="-ml-px min-h-11 min-w-11 border border-ink px-2.5 first:ml-0 first:rounded-l-sm last:rounded-r-sm data-[state=on]:bg-ink data-[state=on]:text-ground data-[state=off]:bg-sheet data-[state=off]:hover:bg-pressed"
+            className="min-h-11 min-w-11 rounded-sm border border-ink px-2.5 data-[state=on]:bg-ink data-[state=on]:text-ground data-[state=off]:bg-sheet data-[state=off]:hover:bg-pressed"
           >
             {o.label}
           </ToggleGroup.Item>
@@ -40,7 +52,12 @@ export function Choice<T extends string>(p: { label: string; value: T; options: 
 }
 
 /** Several of a few words. */
-export function Choices(p: { label: string; value: string[]; options: readonly { value: string; label: string }[]; onChange: (value: string[]) => void }) {
+export function Choices(p: {
+  label: string;
+  value: string[];
+  options: readonly { value: string; label: string }[];
+  onChange: (value: string[]) => void;
+}) {
   return (
     <div>
       <div className="mb-1 text-sm text-faded">{p.label}</div>
@@ -60,7 +77,14 @@ export function Choices(p: { label: string; value: string[]; options: readonly {
   );
 }
 
-export function Dialog(p: { open: boolean; onOpenChange: (open: boolean) => void; title: string; description?: string; children: ReactNode; wide?: boolean }) {
+export function Dialog(p: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  title: string;
+  description?: string;
+  children: ReactNode;
+  wide?: boolean;
+}) {
   return (
     <RadixDialog.Root open={p.open} onOpenChange={p.onOpenChange}>
       <RadixDialog.Portal>

@@ -28,7 +28,7 @@ const SHAPE: Record<Standing, ReactNode> = {
 export function StandingMark({ standing, withWord = false }: { standing: string; withWord?: boolean }) {
   const s = (standing in SHAPE ? standing : "open") as Standing;
   return (
-    <span className={`inline-flex shrink-0 items-center gap-1 ${TONE[s]}`}>
+    <span className={`relative inline-flex shrink-0 items-center gap-1 ${TONE[s]}`}>
       <svg viewBox="0 0 18 18" width="18" height="18" aria-hidden="true" focusable="false">
         {SHAPE[s]}
       </svg>
@@ -37,6 +37,8 @@ export function StandingMark({ standing, withWord = false }: { standing: string;
   );
 }
 
+/** Where the thorns stand, by their number. */
+const THORNS = [[], [9], [5.5, 12.5], [2, 9, 16]];
 const TICKS: Record<string, number> = { deadly: 3, serious: 2, mild: 1, harmless: 0 };
 
 /** How bad it can be: the word, and as many thorns as it deserves. */
@@ -47,8 +49,8 @@ export function SeverityMark({ severity }: { severity: string }) {
     <span className="inline-flex items-center gap-1 text-sm font-bold text-berry">
       <svg viewBox="0 0 24 16" width="24" height="16" aria-hidden="true" focusable="false">
         <path d="M1 15H23" stroke="currentColor" strokeWidth="1.4" />
-        {Array.from({ length: ticks }, (_, i) => (
-          <path key={`thorn-${12 - (ticks - 1) * 4 + i * 8}`} d={`M${9 - (ticks - 1) * 3.5 + i * 7} 15L${12 - (ticks - 1) * 3.5 + i * 7} 2L${15 - (ticks - 1) * 3.5 + i * 7} 15Z`} fill="currentColor" />
+        {THORNS[ticks]?.map((x) => (
+          <path key={x} d={`M${x} 15L${x + 3} 2L${x + 6} 15Z`} fill="currentColor" />
         ))}
       </svg>
       {severity}

@@ -3,7 +3,7 @@ import { type FormEvent, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import { client, Problem, type Schemas, unwrap } from "../../api/client";
 import { floraQuery, sitesQuery, specimensQuery, useSession } from "../../api/queries";
-import { Button, capital, Choice, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
+import { Button, Choice, capital, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
 import { ClaimDialog } from "./claim";
 import { Kit } from "./kit";
 import { ROUTES, type RouteId } from "./stations";
@@ -30,7 +30,18 @@ export default function Begin() {
     mutationFn: () =>
       unwrap(
         client.POST("/api/examinations", {
-          body: { specimenId: tree, date, stage, route, reach, kit, blind, claimTaxon: claim?.taxon ?? null, claimPart: claim?.part ?? null, secondOf: second },
+          body: {
+            specimenId: tree,
+            date,
+            stage,
+            route,
+            reach,
+            kit,
+            blind,
+            claimTaxon: claim?.taxon ?? null,
+            claimPart: claim?.part ?? null,
+            secondOf: second,
+          },
         }),
       ),
     onSuccess: (e) => {
@@ -49,8 +60,13 @@ export default function Begin() {
   };
   return (
     <div className="mx-auto max-w-6xl px-4 py-5 wide:px-6">
-      <h1 className="double-rule pb-2 text-2xl">{second ? "Take the second look" : "Which tree?"}</h1>
-      <form onSubmit={submit} className="mt-4 grid gap-8 wide:grid-cols-[1fr_24rem]">
+      <div className="double-rule flex items-end justify-between pb-2">
+        <h1 className="text-2xl">{second ? "Take the second look" : "Which tree?"}</h1>
+        <Button type="submit" form="begin" tone="ink" className="hidden wide:inline-flex" disabled={begin.isPending || tree === ""}>
+          {tree === "" ? "Choose a tree first" : "Begin"}
+        </Button>
+      </div>
+      <form id="begin" onSubmit={submit} className="mt-4 grid gap-8 wide:grid-cols-[1fr_24rem]">
         <div>
           <fieldset>
             <legend className="sr-only">Tree</legend>
@@ -60,7 +76,15 @@ export default function Begin() {
                 .map((s) => (
                   <li key={s.id} className="rule-b">
                     <label className="flex min-h-11 items-center gap-3 px-2 py-1.5 has-checked:bg-sheet has-checked:outline-2 has-checked:outline-ink hover:bg-sheet">
-                      <input type="radio" name="tree" className="size-5 accent-(--ink)" required value={s.id} checked={tree === s.id} onChange={() => setTree(s.id)} />
+                      <input
+                        type="radio"
+                        name="tree"
+                        className="size-5 accent-(--ink)"
+                        required
+                        value={s.id}
+                        checked={tree === s.id}
+                        onChange={() => setTree(s.id)}
+                      />
                       <strong className="w-14">{s.tag}</strong>
                       <span className="min-w-0">
                         {s.whereabouts}
@@ -71,22 +95,42 @@ export default function Begin() {
                 ))}
             </ul>
           </fieldset>
-          {!second && <NewTree onTagged={(s) => { void queries.invalidateQueries({ queryKey: ["specimens"] }).then(() => setTree(s.id)); }} />}
+          {!second && (
+            <NewTree
+              onTagged={(s) => {
+                void queries.invalidateQueries({ queryKey: ["specimens"] }).then(() => setTree(s.id));
+              }}
+            />
+          )}
         </div>
         <div className="space-y-4">
           <Field label="Day">
             <input type="date" className={fieldClass} required value={date} onChange={(e) => setDate(e.target.value)} />
           </Field>
-          <Choice label="Age of the tree" value={stage} options={(["sapling", "young", "mature", "old"] as const).map((value) => ({ value, label: value }))} onChange={setStage} />
-          <Choice label="Route" value={route} options={(Object.keys(ROUTES) as RouteId[]).map((value) => ({ value, label: ROUTES[value].label }))} onChange={setRoute} />
+          <Choice
+            label="Age of the tree"
+            value={stage}
+            options={(["sapling", "young", "mature", "old"] as const).map((value) => ({ value, label: value }))}
+            onChange={setStage}
+          />
+          <Choice
+            label="Route"
+            value={route}
+            options={(Object.keys(ROUTES) as RouteId[]).map((value) => ({ value, label: ROUTES[value].label }))}
+            onChange={setRoute}
+          />
           <Kit reach={reach} kit={kit} onReach={setReach} onKit={setKit} />
           {second ? (
-            <p className="border-l-4 border-ink pl-3 text-sm">You look for yourself: names and the first scores stay covered until you have signed.</p>
+            <p className="border-l-4 border-ink pl-3 text-sm">
+              You look for yourself: names and the first scores stay covered until you have signed.
+            </p>
           ) : (
             <>
               <div>
                 <div className="mb-1 text-sm text-faded">Hoped for</div>
-                <Button onClick={() => setAsking(true)}>{taxon ? `${capital(taxon.commonName)}, ${taxon.parts.find((x) => x.id === claim?.part)?.label}` : "Nothing yet: just looking"}</Button>
+                <Button onClick={() => setAsking(true)}>
+                  {taxon ? `${capital(taxon.commonName)}, ${taxon.parts.find((x) => x.id === claim?.part)?.label}` : "Nothing yet: just looking"}
+                </Button>
               </div>
               <label className="flex min-h-11 items-center gap-3">
                 <input type="checkbox" className="size-5 accent-(--ink)" checked={blind} onChange={(e) => setBlind(e.target.checked)} />
@@ -95,12 +139,25 @@ export default function Begin() {
             </>
           )}
           {begin.error && <Trouble error={begin.error} />}
-          <Button type="submit" tone="ink" className="w-full" disabled={begin.isPending || tree === ""}>
+          <Button type="submit" tone="ink" className="w-full wide:hidden" disabled={begin.isPending || tree === ""}>
             {tree === "" ? "Choose a tree first" : "Begin"}
           </Button>
         </div>
       </form>
-      <ClaimDialog open={asking} onOpenChange={setAsking} flora={flora.data} current={claim} onAsk={(t, p) => { setClaim({ taxon: t, part: p }); setAsking(false); }} onDrop={() => { setClaim(null); setAsking(false); }} />
+      <ClaimDialog
+        open={asking}
+        onOpenChange={setAsking}
+        flora={flora.data}
+        current={claim}
+        onAsk={(t, p) => {
+          setClaim({ taxon: t, part: p });
+          setAsking(false);
+        }}
+        onDrop={() => {
+          setClaim(null);
+          setAsking(false);
+        }}
+      />
     </div>
   );
 }

@@ -18,7 +18,13 @@ export function ClaimDialog(p: Props) {
   const words = sought.trim().toLowerCase();
   const taxa = p.flora.taxa.filter((t) => `${t.name} ${t.commonName} ${t.parts.map((x) => x.label).join(" ")}`.toLowerCase().includes(words));
   return (
-    <Dialog open={p.open} onOpenChange={p.onOpenChange} title="Which part do you hope for?" description="A hunch is welcome: everything scored is held against it. Nothing is taken before the gate opens." wide>
+    <Dialog
+      open={p.open}
+      onOpenChange={p.onOpenChange}
+      title="Which part do you hope for?"
+      description="A hunch is welcome: everything scored is held against it. Nothing is taken before the gate opens."
+      wide
+    >
       <Field label="Find">
         <input className={fieldClass} value={sought} onChange={(e) => setSought(e.target.value)} placeholder="elder, flower, Abies …" />
       </Field>

@@ -3,8 +3,8 @@ import { useCallback, useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Character, Examination, Flora, Schemas } from "../../api/client";
 import { examinationQuery, floraQuery, taxonQuery, useExamination, useSession } from "../../api/queries";
-import { gateState, GateHead, NinePoints } from "../../gate/panel";
-import { Button, capital, Choice, Dialog, dayWords, Loading, Trouble } from "../../ui/controls";
+import { GateHead, gateState, NinePoints } from "../../gate/panel";
+import { Button, Choice, capital, Dialog, dayWords, Loading, Trouble } from "../../ui/controls";
 import { ClaimDialog } from "./claim";
 import { type Draft, EMPTY, isComplete, toScore } from "./draft";
 import { HarvestDialog, SignDialog } from "./finish";
@@ -53,8 +53,10 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
   const suggested = e.assessment.next[0]?.character;
 
   const inStation = useCallback((organ: Organ) => sightFor(flora, e, organ, required), [flora, e, required]);
-  const [organ, setOrgan] = useState<Organ>(() => (characters.get(suggested ?? "")?.organ as Organ | undefined) ?? (route.order[0] as Organ));
-  const [active, setActive] = useState<string | null>(() => suggested ?? null);
+  const [organ, setOrgan] = useState<Organ>(
+    () => (standing.length > 0 && (characters.get(suggested ?? "")?.organ as Organ | undefined)) || (route.order[0] as Organ),
+  );
+  const [active, setActive] = useState<string | null>(() => (standing.length > 0 ? suggested : undefined) ?? inStation(organ)[0]?.id ?? null);
   const [drafts, setDrafts] = useState<Record<string, Draft>>({});
   const [pane, setPane] = useState<Pane>("look");
   const [dialog, setDialog] = useState<"claim" | "points" | "sign" | "harvest" | "keys" | "settings" | null>(null);
@@ -109,10 +111,35 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
     });
   };
   const couldNotLook = (character: Character) =>
-    act.score.mutate({ character: character.id, looked: false }, { onSuccess: (after) => { setSaid({ text: `Could not look: ${character.label}.` }); advance(character.id, after); } });
-  const takeBack = (score: string) => act.takeBack.mutate(score, { onSuccess: () => setSaid({ text: "Taken back; it stays on record and counts for nothing.", restore: score }) });
+    act.score.mutate(
+      { character: character.id, looked: false },
+      {
+        onSuccess: (after) => {
+          setSaid({ text: `Could not look: ${character.label}.` });
+          advance(character.id, after);
+        },
+      },
+    );
+  const takeBack = (score: string) =>
+    act.takeBack.mutate(score, { onSuccess: () => setSaid({ text: "Taken back; it stays on record and counts for nothing.", restore: score }) });
 
-  useKeys({ locked, dialog: dialog !== null, active, organ, list: inStation(organ), route: route.order, drafts, setDrafts, setActive, go, record, couldNotLook, lookNext: () => suggested && lookAt(suggested), undo: () => said?.score && takeBack(said.score), open: setDialog });
+  useKeys({
+    locked,
+    dialog: dialog !== null,
+    active,
+    organ,
+    list: inStation(organ),
+    route: route.order,
+    drafts,
+    setDrafts,
+    setActive,
+    go,
+    record,
+    couldNotLook,
+    lookNext: () => suggested && lookAt(suggested),
+    undo: () => said?.score && takeBack(said.score),
+    open: setDialog,
+  });
 
   const counts = tally(standing.map((s) => characters.get(s.character)?.organ ?? ""));
   const openRequired = tally([...requiredItems].filter(([, status]) => status !== "met").map(([id]) => characters.get(id)?.organ ?? ""));
@@ -137,7 +164,11 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
         <nav aria-label="Stations">
           <StationList {...stationProps} />
         </nav>
-        <button type="button" className="mt-auto min-h-8 pt-2 text-left text-sm text-faded underline underline-offset-4" onClick={() => setDialog("keys")}>
+        <button
+          type="button"
+          className="mt-auto min-h-8 pt-2 text-left text-sm text-faded underline underline-offset-4"
+          onClick={() => setDialog("keys")}
+        >
           Keys (?)
         </button>
       </aside>
@@ -177,7 +208,7 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
             draft={drafts[character.id] ?? EMPTY}
             scores={e.scores.filter((s) => s.character === character.id)}
             required={required.get(character.id)}
-            requiredMet={requiredItems.get(character.id) === "met"}
+            requiredStanding={requiredItems.get(character.id)}
             suggested={suggested === character.id}
             units={units}
             locked={locked}
@@ -192,24 +223,41 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
         <div className="h-32 shrink-0 wide:h-6" />
       </div>
 
-      <aside className={`wide:flex wide:flex-col wide:gap-3 wide:overflow-y-auto wide:border-l wide:border-rule wide:p-3 ${pane === "look" ? "max-wide:hidden" : "p-3 pb-32"}`}>
+      <aside
+        className={`wide:flex wide:flex-col wide:gap-3 wide:overflow-y-auto wide:border-l wide:border-rule wide:p-3 ${pane === "look" ? "max-wide:hidden" : "p-3 pb-32"}`}
+      >
         <section aria-label="The gate" className="hidden border border-ink bg-sheet p-2.5 wide:block">
           <GateHead clearance={e.assessment.clearance} asked={asked} id="big" />
           <GateActions e={e} locked={locked} cleared={cleared} scored={standing.length} open={setDialog} />
         </section>
-        <div className={pane === "look" || pane === "gate" ? "max-wide:hidden" : "contents"}>
-          <div className="contents max-wide:hidden">{!locked && <NextLook next={e.assessment.next} covered={e.namesCovered} onLook={lookAt} />}</div>
+        <div className={`flex flex-col gap-4 ${pane === "look" || pane === "gate" ? "max-wide:hidden" : ""}`}>
+          <div className="max-wide:hidden">{!locked && <NextLook next={e.assessment.next} covered={e.namesCovered} onLook={lookAt} />}</div>
           <div className={pane === "dangers" ? "" : "max-wide:hidden"}>
             <Dangers dangers={e.assessment.dangers} covered={e.namesCovered} onLook={lookAt} all={pane === "dangers"} />
           </div>
           <div className={pane === "names" ? "" : "max-wide:hidden"}>
-            <Names assessment={e.assessment} examination={e} characters={characters} busy={busy} onUncover={() => act.change.mutate({ uncoverNames: true })} many={pane === "names"} />
+            <Names
+              assessment={e.assessment}
+              examination={e}
+              characters={characters}
+              busy={busy}
+              onUncover={() => act.change.mutate({ uncoverNames: true })}
+              many={pane === "names"}
+            />
           </div>
         </div>
         {pane === "gate" && (
           <div className="wide:hidden">
             <GateActions e={e} locked={locked} cleared={cleared} scored={standing.length} open={setDialog} hidePoints />
-            {e.assessment.clearance && <NinePoints clearance={e.assessment.clearance} conditions={e.conditions} canAnswer={!locked} onAnswer={(id, answer) => act.change.mutate({ conditions: { [id]: answer } })} onLook={lookAt} />}
+            {e.assessment.clearance && (
+              <NinePoints
+                clearance={e.assessment.clearance}
+                conditions={e.conditions}
+                canAnswer={!locked}
+                onAnswer={(id, answer) => act.change.mutate({ conditions: { [id]: answer } })}
+                onLook={lookAt}
+              />
+            )}
           </div>
         )}
         <Decided e={e} />
@@ -218,7 +266,11 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
       {/* thumb bar */}
       <div className="fixed inset-x-0 bottom-0 z-30 border-t-2 border-ink bg-ground wide:hidden">
         {pane === "look" && suggested && !locked && active !== suggested && (
-          <button type="button" className="flex min-h-11 w-full items-center justify-between px-3 text-left text-sm rule-b" onClick={() => lookAt(suggested)}>
+          <button
+            type="button"
+            className="flex min-h-11 w-full items-center justify-between px-3 text-left text-sm rule-b"
+            onClick={() => lookAt(suggested)}
+          >
             <span>
               Look next at <strong>{e.assessment.next[0]?.label}</strong>
             </span>
@@ -227,7 +279,13 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
         )}
         <nav aria-label="Parts of the examination" className="grid grid-cols-4">
           {PANES.map((x) => (
-            <button key={x.value} type="button" aria-current={pane === x.value ? "page" : undefined} onClick={() => setPane(x.value)} className="min-h-13 font-semibold aria-[current]:bg-ink aria-[current]:text-ground">
+            <button
+              key={x.value}
+              type="button"
+              aria-current={pane === x.value ? "page" : undefined}
+              onClick={() => setPane(x.value)}
+              className="min-h-13 font-semibold aria-[current]:bg-ink aria-[current]:text-ground"
+            >
               {x.label}
               {x.value === "dangers" && <span className="figures"> {e.assessment.dangers.filter((d) => !d.excluded).length}</span>}
             </button>
@@ -236,7 +294,10 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
       </div>
 
       {said && (
-        <div role="status" className="fixed bottom-28 left-1/2 z-30 flex -translate-x-1/2 items-center gap-3 bg-ink px-4 py-1 text-ground wide:bottom-4 max-wide:w-[94%]">
+        <div
+          role="status"
+          className="fixed bottom-28 left-1/2 z-30 flex -translate-x-1/2 items-center gap-3 bg-ink px-4 py-1 text-ground wide:bottom-4 max-wide:w-[94%]"
+        >
           <span>{said.text}</span>
           {said.score && !locked && (
             <button type="button" className="min-h-11 font-semibold underline" onClick={() => takeBack(said.score as string)}>
@@ -244,7 +305,11 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
             </button>
           )}
           {said.restore && !locked && (
-            <button type="button" className="min-h-11 font-semibold underline" onClick={() => act.restore.mutate(said.restore as string, { onSuccess: () => setSaid(null) })}>
+            <button
+              type="button"
+              className="min-h-11 font-semibold underline"
+              onClick={() => act.restore.mutate(said.restore as string, { onSuccess: () => setSaid(null) })}
+            >
               Count it again
             </button>
           )}
@@ -254,15 +319,37 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
         </div>
       )}
 
-      <ClaimDialog open={dialog === "claim"} onOpenChange={(o) => setDialog(o ? "claim" : null)} flora={flora} current={e.claimTaxon ? { taxon: e.claimTaxon, part: e.claimPart ?? "" } : null} onAsk={(taxon, p) => act.change.mutate({ claimTaxon: taxon, claimPart: p }, { onSuccess: () => setDialog(null) })} onDrop={() => act.change.mutate({ dropClaim: true }, { onSuccess: () => setDialog(null) })} />
+      <ClaimDialog
+        open={dialog === "claim"}
+        onOpenChange={(o) => setDialog(o ? "claim" : null)}
+        flora={flora}
+        current={e.claimTaxon ? { taxon: e.claimTaxon, part: e.claimPart ?? "" } : null}
+        onAsk={(taxon, p) => act.change.mutate({ claimTaxon: taxon, claimPart: p }, { onSuccess: () => setDialog(null) })}
+        onDrop={() => act.change.mutate({ dropClaim: true }, { onSuccess: () => setDialog(null) })}
+      />
       <Dialog open={dialog === "points"} onOpenChange={(o) => setDialog(o ? "points" : null)} title={asked ? `The gate: ${asked}` : "The gate"} wide>
-        {e.assessment.clearance && <NinePoints clearance={e.assessment.clearance} conditions={e.conditions} canAnswer={!locked} onAnswer={(id, answer) => act.change.mutate({ conditions: { [id]: answer } })} onLook={lookAt} />}
+        {e.assessment.clearance && (
+          <NinePoints
+            clearance={e.assessment.clearance}
+            conditions={e.conditions}
+            canAnswer={!locked}
+            onAnswer={(id, answer) => act.change.mutate({ conditions: { [id]: answer } })}
+            onLook={lookAt}
+          />
+        )}
       </Dialog>
       <Dialog open={dialog === "settings"} onOpenChange={(o) => setDialog(o ? "settings" : null)} title="Tree and kit">
         <Settings e={e} change={(body) => act.change.mutate(body)} />
       </Dialog>
       <SignDialog open={dialog === "sign"} onOpenChange={(o) => setDialog(o ? "sign" : null)} examination={e} asked={asked} sign={act.sign} />
-      <HarvestDialog open={dialog === "harvest"} onOpenChange={(o) => setDialog(o ? "harvest" : null)} examination={e} part={part} units={units} harvest={act.harvest} />
+      <HarvestDialog
+        open={dialog === "harvest"}
+        onOpenChange={(o) => setDialog(o ? "harvest" : null)}
+        examination={e}
+        part={part}
+        units={units}
+        harvest={act.harvest}
+      />
       <Dialog open={dialog === "keys"} onOpenChange={(o) => setDialog(o ? "keys" : null)} title="Keys at the table">
         <dl className="grid grid-cols-[7rem_1fr] gap-y-1.5">
           {KEYS.map(([key, what]) => (
@@ -307,9 +394,20 @@ function sightFor(flora: Flora, e: Examination, organ: Organ, required: Map<stri
   });
 }
 
-const tally = (words: string[]): Record<string, number> => words.reduce<Record<string, number>>((sum, w) => { sum[w] = (sum[w] ?? 0) + 1; return sum; }, {});
+const tally = (words: string[]): Record<string, number> =>
+  words.reduce<Record<string, number>>((sum, w) => {
+    sum[w] = (sum[w] ?? 0) + 1;
+    return sum;
+  }, {});
 
-function GateActions(p: { e: Examination; locked: boolean; cleared: boolean; scored: number; open: (dialog: "claim" | "points" | "sign" | "harvest") => void; hidePoints?: boolean }) {
+function GateActions(p: {
+  e: Examination;
+  locked: boolean;
+  cleared: boolean;
+  scored: number;
+  open: (dialog: "claim" | "points" | "sign" | "harvest") => void;
+  hidePoints?: boolean;
+}) {
   return (
     <div className="mt-2 flex flex-wrap gap-1.5">
       {p.e.assessment.clearance && !p.hidePoints && <Button onClick={() => p.open("points")}>Nine points</Button>}
@@ -325,7 +423,10 @@ function GateActions(p: { e: Examination; locked: boolean; cleared: boolean; sco
         </Button>
       )}
       {p.e.signed && !p.cleared && (
-        <Link to={`/examine?tree=${p.e.specimen.id}`} className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-sheet px-3 font-semibold">
+        <Link
+          to={`/examine?tree=${p.e.specimen.id}`}
+          className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-sheet px-3 font-semibold"
+        >
           Examine this tree again
         </Link>
       )}
@@ -364,7 +465,12 @@ function Settings({ e, change }: { e: Examination; change: (body: Partial<Schema
   return (
     <div className="space-y-4">
       <Choice label="Age of the tree" value={e.stage as Schemas["LifeStage"]} options={STAGES} onChange={(stage) => change({ stage })} />
-      <Choice label="Route" value={e.route as RouteId} options={(Object.keys(ROUTES) as RouteId[]).map((value) => ({ value, label: ROUTES[value].label }))} onChange={(r) => change({ route: r })} />
+      <Choice
+        label="Route"
+        value={e.route as RouteId}
+        options={(Object.keys(ROUTES) as RouteId[]).map((value) => ({ value, label: ROUTES[value].label }))}
+        onChange={(r) => change({ route: r })}
+      />
       <Kit reach={e.reach} kit={e.kit} onReach={(reach) => change({ reach })} onKit={(kit) => change({ kit })} />
     </div>
   );

@@ -1,7 +1,7 @@
 import type { UseMutationResult } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { type Examination, Problem, type Schemas } from "../../api/client";
-import { gateState, GateHead } from "../../gate/panel";
+import { GateHead, gateState } from "../../gate/panel";
 import { Button, capital, Dialog, Field, fieldClass, Trouble } from "../../ui/controls";
 
 type Shown = { open: boolean; onOpenChange: (open: boolean) => void; examination: Examination };
@@ -9,7 +9,12 @@ type Shown = { open: boolean; onOpenChange: (open: boolean) => void; examination
 /** Signing closes the scores for good and puts the decision on record. */
 export function SignDialog(p: Shown & { asked: string | null; sign: UseMutationResult<Examination, Error, void> }) {
   return (
-    <Dialog open={p.open} onOpenChange={p.onOpenChange} title="Sign this examination" description="Signing closes the scores for good. The decision goes on record as it stands; “not yet” is a good result.">
+    <Dialog
+      open={p.open}
+      onOpenChange={p.onOpenChange}
+      title="Sign this examination"
+      description="Signing closes the scores for good. The decision goes on record as it stands; “not yet” is a good result."
+    >
       <GateHead clearance={p.examination.assessment.clearance} asked={p.asked} id="sign" />
       {p.sign.error && <Trouble error={p.sign.error} />}
       <div className="mt-4 flex justify-end gap-2">
@@ -23,12 +28,26 @@ export function SignDialog(p: Shown & { asked: string | null; sign: UseMutationR
 }
 
 const UNITS: Record<string, { value: Schemas["AmountUnit"]; label: string }[]> = {
-  metric: [{ value: "g", label: "grams" }, { value: "kg", label: "kilograms" }, { value: "l", label: "litres" }, { value: "heads", label: "heads" }, { value: "pieces", label: "pieces" }],
-  imperial: [{ value: "oz", label: "ounces" }, { value: "lb", label: "pounds" }, { value: "pt", label: "US pints" }, { value: "heads", label: "heads" }, { value: "pieces", label: "pieces" }],
+  metric: [
+    { value: "g", label: "grams" },
+    { value: "kg", label: "kilograms" },
+    { value: "l", label: "litres" },
+    { value: "heads", label: "heads" },
+    { value: "pieces", label: "pieces" },
+  ],
+  imperial: [
+    { value: "oz", label: "ounces" },
+    { value: "lb", label: "pounds" },
+    { value: "pt", label: "US pints" },
+    { value: "heads", label: "heads" },
+    { value: "pieces", label: "pieces" },
+  ],
 };
 
 /** Only a cleared gate brings one here; the server asks the gate again before it stores anything. */
-export function HarvestDialog(p: Shown & { part: Schemas["PartView"] | undefined; units: string; harvest: UseMutationResult<Examination, Error, Schemas["NewHarvest"]> }) {
+export function HarvestDialog(
+  p: Shown & { part: Schemas["PartView"] | undefined; units: string; harvest: UseMutationResult<Examination, Error, Schemas["NewHarvest"]> },
+) {
   const units = UNITS[p.units] ?? UNITS.metric ?? [];
   const [amount, setAmount] = useState("");
   const [unit, setUnit] = useState<Schemas["AmountUnit"]>(units[0]?.value ?? "g");
@@ -38,14 +57,36 @@ export function HarvestDialog(p: Shown & { part: Schemas["PartView"] | undefined
   const fields = p.harvest.error instanceof Problem ? p.harvest.error.fields : {};
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    p.harvest.mutate({ amount: Number(amount.replace(",", ".")), unit, ripeness, shareLeft: left, note }, { onSuccess: () => { setAmount(""); setNote(""); p.onOpenChange(false); } });
+    p.harvest.mutate(
+      { amount: Number(amount.replace(",", ".")), unit, ripeness, shareLeft: left, note },
+      {
+        onSuccess: () => {
+          setAmount("");
+          setNote("");
+          p.onOpenChange(false);
+        },
+      },
+    );
   };
   return (
-    <Dialog open={p.open && gateState(p.examination.assessment.clearance) === "cleared"} onOpenChange={p.onOpenChange} title={`Log what was taken: ${p.part?.label ?? ""}`} {...(p.part?.leave ? { description: p.part.leave } : {})}>
+    <Dialog
+      open={p.open && gateState(p.examination.assessment.clearance) === "cleared"}
+      onOpenChange={p.onOpenChange}
+      title={`Log what was taken: ${p.part?.label ?? ""}`}
+      {...(p.part?.leave ? { description: p.part.leave } : {})}
+    >
       <form onSubmit={submit} className="space-y-3">
         <div className="grid grid-cols-2 gap-3">
           <Field label="Amount" error={fields.amount}>
-            <input className={fieldClass} inputMode="decimal" required pattern="[0-9]+([.,][0-9]+)?" name="amount" value={amount} onChange={(e) => setAmount(e.target.value)} />
+            <input
+              className={fieldClass}
+              inputMode="decimal"
+              required
+              pattern="[0-9]+([.,][0-9]+)?"
+              name="amount"
+              value={amount}
+              onChange={(e) => setAmount(e.target.value)}
+            />
           </Field>
           <Field label="Unit">
             <select className={fieldClass} name="unit" value={unit} onChange={(e) => setUnit(e.target.value as Schemas["AmountUnit"])}>
@@ -61,7 +102,15 @@ export function HarvestDialog(p: Shown & { part: Schemas["PartView"] | undefined
           <input className={fieldClass} name="ripeness" maxLength={200} value={ripeness} onChange={(e) => setRipeness(e.target.value)} />
         </Field>
         <Field label={`Left on the tree: ${left} %`} error={fields.shareLeft}>
-          <input type="range" min={0} max={100} step={5} className="h-11 w-full accent-(--ink)" value={left} onChange={(e) => setLeft(Number(e.target.value))} />
+          <input
+            type="range"
+            min={0}
+            max={100}
+            step={5}
+            className="h-11 w-full accent-(--ink)"
+            value={left}
+            onChange={(e) => setLeft(Number(e.target.value))}
+          />
         </Field>
         <Field label="Note" error={fields.note}>
           <textarea className={`${fieldClass} py-2`} name="note" rows={3} maxLength={1000} value={note} onChange={(e) => setNote(e.target.value)} />

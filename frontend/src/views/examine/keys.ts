@@ -59,26 +59,56 @@ function handle(t: Table, character: Character | undefined, key: string): boolea
     if (next) t.go(next);
   };
   switch (key) {
-    case "j": step(t.list, 1); return true;
-    case "k": step(t.list, -1); return true;
-    case "]": station(1); return true;
-    case "[": station(-1); return true;
-    case "n": t.lookNext(); return true;
-    case "p": t.open("points"); return true;
-    case "?": t.open("keys"); return true;
-    case "z": t.undo(); return true;
+    case "j":
+      step(t.list, 1);
+      return true;
+    case "k":
+      step(t.list, -1);
+      return true;
+    case "]":
+      station(1);
+      return true;
+    case "[":
+      station(-1);
+      return true;
+    case "n":
+      t.lookNext();
+      return true;
+    case "p":
+      t.open("points");
+      return true;
+    case "?":
+      t.open("keys");
+      return true;
+    case "z":
+      t.undo();
+      return true;
   }
   if (!character || t.locked) return false;
   const draft = t.drafts[character.id] ?? EMPTY;
   const set = (change: Partial<Draft>) => t.setDrafts({ ...t.drafts, [character.id]: { ...draft, ...change } });
   switch (key) {
-    case "s": set({ certainty: "sure" }); return true;
-    case "l": set({ certainty: "likely" }); return true;
-    case "u": set({ certainty: "unsure" }); return true;
-    case "+": set({ samples: Math.min(200, draft.samples + 1) }); return true;
-    case "-": set({ samples: Math.max(1, draft.samples - 1) }); return true;
-    case "g": set({ where: draft.where === "tree" ? "ground" : "tree" }); return true;
-    case "x": t.couldNotLook(character); return true;
+    case "s":
+      set({ certainty: "sure" });
+      return true;
+    case "l":
+      set({ certainty: "likely" });
+      return true;
+    case "u":
+      set({ certainty: "unsure" });
+      return true;
+    case "+":
+      set({ samples: Math.min(200, draft.samples + 1) });
+      return true;
+    case "-":
+      set({ samples: Math.max(1, draft.samples - 1) });
+      return true;
+    case "g":
+      set({ where: draft.where === "tree" ? "ground" : "tree" });
+      return true;
+    case "x":
+      t.couldNotLook(character);
+      return true;
   }
   const state = /^[1-9]$/.test(key) && !isNumeric(character) ? character.states[Number(key) - 1] : undefined;
   if (!state) return false;

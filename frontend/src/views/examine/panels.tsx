@@ -11,7 +11,11 @@ export function NextLook(p: { next: Schemas["SuggestionView"][]; covered: boolea
       <h2 className="border-b border-ink text-base">Look next at</h2>
       {first ? (
         <>
-          <button type="button" onClick={() => p.onLook(first.character)} className="mt-1.5 flex w-full items-center justify-between gap-2 rounded-sm border border-ink bg-sheet p-2 text-left hover:bg-pressed">
+          <button
+            type="button"
+            onClick={() => p.onLook(first.character)}
+            className="mt-1.5 flex w-full items-center justify-between gap-2 rounded-sm border border-ink bg-sheet p-2 text-left hover:bg-pressed"
+          >
             <span>
               <strong>{capital(first.label)}</strong>
               {!p.covered && <span className="block text-sm text-faded">{first.because}</span>}
@@ -47,14 +51,16 @@ export function Dangers(p: { dangers: Schemas["DangerView"][]; covered: boolean;
     <section aria-label="Dangers" data-panel="dangers">
       <h2 className="flex items-baseline justify-between border-b border-berry text-base text-berry">
         <span>Could still be, and harms</span>
-        <span className="figures text-sm">{open.length} open</span>
+        <span className="figures text-sm font-normal">
+          {open.length} open{open.length > 0 && !p.covered ? " · look at" : ""}
+        </span>
       </h2>
       {p.covered ? (
         <p className="mt-1 text-sm">{open.length} dangerous kinds are not yet excluded. Their names are covered with the others.</p>
       ) : (
         <ul>
           {open.map((d) => (
-            <li key={d.taxon} className="rule-b flex items-center gap-2 py-1" data-danger={d.taxon}>
+            <li key={d.taxon} className="rule-b flex items-center gap-2 py-0.5 max-wide:py-1" data-danger={d.taxon}>
               <span className="min-w-0 flex-1 leading-tight">
                 <span className="flex flex-wrap items-center gap-x-2">
                   <strong>{capital(d.commonName)}</strong> <SeverityMark severity={d.severity} />
@@ -62,7 +68,11 @@ export function Dangers(p: { dangers: Schemas["DangerView"][]; covered: boolean;
                 {d.contradictions.length > 0 && <span className="block text-xs text-faded">against it: {d.contradictions.join(", ")}</span>}
               </span>
               {d.would && d.wouldLabel ? (
-                <button type="button" onClick={() => p.onLook(d.would as string)} className="min-h-9 shrink-0 rounded-sm border border-ink bg-sheet px-2 text-sm hover:bg-pressed max-wide:min-h-11">
+                <button
+                  type="button"
+                  onClick={() => p.onLook(d.would as string)}
+                  className="min-h-8 shrink-0 rounded-sm border border-ink bg-sheet px-2 text-sm hover:bg-pressed max-wide:min-h-11"
+                >
                   {d.wouldLabel}
                 </button>
               ) : (
@@ -73,7 +83,9 @@ export function Dangers(p: { dangers: Schemas["DangerView"][]; covered: boolean;
         </ul>
       )}
       {open.length === 0 && <p className="mt-1 text-sm font-semibold text-leaf">All {excluded.length} dangerous kinds of this flora are excluded.</p>}
-      {!p.covered && excluded.length > 0 && open.length > 0 && <p className="mt-1 text-xs text-faded">Excluded: {excluded.map((d) => d.commonName).join(", ")}.</p>}
+      {!p.covered && excluded.length > 0 && open.length > 0 && (
+        <p className="mt-1 text-xs text-faded">Excluded: {excluded.map((d) => d.commonName).join(", ")}.</p>
+      )}
       {p.all && !p.covered && excluded.length > 0 && (
         <ul className="mt-2 text-sm text-faded">
           {excluded.map((d) => (
@@ -95,7 +107,14 @@ const CONCLUSION: Record<string, string> = {
 };
 
 /** The names, behind the looking. */
-export function Names(p: { assessment: Assessment; examination: Examination; characters: Map<string, Character>; onUncover: () => void; busy: boolean; many?: boolean }) {
+export function Names(p: {
+  assessment: Assessment;
+  examination: Examination;
+  characters: Map<string, Character>;
+  onUncover: () => void;
+  busy: boolean;
+  many?: boolean;
+}) {
   const { assessment } = p;
   if (p.examination.namesCovered) {
     return (
@@ -122,7 +141,10 @@ export function Names(p: { assessment: Assessment; examination: Examination; cha
             <details>
               <summary className="grid min-h-9 grid-cols-[1fr_4rem_4.2rem] items-center gap-2 max-wide:min-h-11">
                 <span className="min-w-0 truncate">
-                  {capital(c.commonName)} <span className="text-sm"><Name>{c.name}</Name></span>
+                  {capital(c.commonName)}{" "}
+                  <span className="text-sm">
+                    <Name>{c.name}</Name>
+                  </span>
                 </span>
                 <span className="h-2 border border-ink" aria-hidden="true">
                   <span className="block h-full bg-ink" style={{ width: `${c.posterior * 100}%` }} />
@@ -149,7 +171,10 @@ function Evidence({ candidate }: { candidate: Schemas["CandidateView"] }) {
   return (
     <div className="pb-2 text-sm">
       <p className="text-faded">
-        Against {candidate.rival}, in decibans (10 is ten times as likely). <Link className="underline" to={`/species/${candidate.taxon}`}>Its page</Link>
+        Against {candidate.rival}, in decibans (10 is ten times as likely).{" "}
+        <Link className="underline" to={`/species/${candidate.taxon}`}>
+          Its page
+        </Link>
       </p>
       <table className="w-full">
         <tbody className="figures">
@@ -160,17 +185,27 @@ function Evidence({ candidate }: { candidate: Schemas["CandidateView"] }) {
               </td>
               <td className="w-20">
                 <span className="flex h-2" aria-hidden="true">
-                  <span className="flex w-1/2 justify-end">{e.decibans < 0 && <span className="h-full bg-ochre" style={{ width: `${(-e.decibans / most) * 100}%` }} />}</span>
-                  <span className="w-1/2 border-l border-ink">{e.decibans > 0 && <span className="block h-full bg-leaf" style={{ width: `${(e.decibans / most) * 100}%` }} />}</span>
+                  <span className="flex w-1/2 justify-end">
+                    {e.decibans < 0 && <span className="h-full bg-ochre" style={{ width: `${(-e.decibans / most) * 100}%` }} />}
+                  </span>
+                  <span className="w-1/2 border-l border-ink">
+                    {e.decibans > 0 && <span className="block h-full bg-leaf" style={{ width: `${(e.decibans / most) * 100}%` }} />}
+                  </span>
                 </span>
               </td>
-              <td className="w-12 text-right">{e.decibans > 0 ? "+" : ""}{e.decibans.toFixed(1)}</td>
+              <td className="w-12 text-right">
+                {e.decibans > 0 ? "+" : ""}
+                {e.decibans.toFixed(1)}
+              </td>
             </tr>
           ))}
           <tr className="border-t border-ink font-bold">
             <td>together</td>
             <td />
-            <td className="text-right">{total > 0 ? "+" : ""}{total.toFixed(1)}</td>
+            <td className="text-right">
+              {total > 0 ? "+" : ""}
+              {total.toFixed(1)}
+            </td>
           </tr>
         </tbody>
       </table>

@@ -10,7 +10,7 @@ type Props = {
   draft: Draft;
   scores: Score[];
   required: Schemas["RequiredFeatureView"] | undefined;
-  requiredMet: boolean;
+  requiredStanding: string | undefined;
   suggested: boolean;
   units: string;
   locked: boolean;
@@ -23,6 +23,11 @@ type Props = {
 };
 
 const INSTRUMENT: Record<string, string> = { rule: "rule", "hand-lens": "hand lens", knife: "knife", "ultraviolet-torch": "ultraviolet torch" };
+const BADGE: Record<string, { word: string; look: string }> = {
+  met: { word: "required, met", look: "border-leaf text-leaf" },
+  open: { word: "required", look: "border-ochre text-ochre" },
+  broken: { word: "required, seen otherwise", look: "border-dashed border-berry text-berry" },
+};
 const REACH: Record<string, string> = { binoculars: "with binoculars", cut: "needs a cut" };
 
 /** One character: asked, scored by drawn tiles or numbers, and what has been scored already. */
@@ -34,14 +39,21 @@ export function Question(p: Props) {
   return (
     <section aria-labelledby={heading} data-character={character.id} className={`rule-b ${p.active ? "bg-sheet" : ""}`}>
       <h3 id={heading}>
-        <button type="button" onClick={p.onOpen} aria-expanded={p.active} className="flex min-h-11 w-full items-center gap-2 px-3 py-1.5 text-left font-normal hover:bg-pressed">
+        <button
+          type="button"
+          onClick={p.onOpen}
+          aria-expanded={p.active}
+          className="flex min-h-11 w-full items-center gap-2 px-3 py-1.5 text-left font-normal hover:bg-pressed"
+        >
           <span aria-hidden="true" className="w-3 text-faded">
             {p.active ? "–" : "+"}
           </span>
           <span className="min-w-0 flex-1">
             <strong className="font-bold">{character.label}</strong>
             {p.required && (
-              <span className={`ml-2 border px-1 text-xs font-semibold ${p.requiredMet ? "border-leaf text-leaf" : "border-ochre text-ochre"}`}>{p.requiredMet ? "required, met" : "required"}</span>
+              <span className={`ml-2 border px-1 text-xs font-semibold ${BADGE[p.requiredStanding ?? "open"]?.look}`}>
+                {BADGE[p.requiredStanding ?? "open"]?.word}
+              </span>
             )}
             {p.suggested && <span className="ml-2 border border-ink px-1 text-xs font-semibold">look next</span>}
           </span>
@@ -55,7 +67,8 @@ export function Question(p: Props) {
       {p.active && (
         <div className="px-3 pb-3 wide:pl-8">
           <p>
-            {character.question} {character.hint && <span className="text-faded">{character.hint}</span>} {needs && <span className="text-sm text-faded">({needs})</span>}
+            {character.question} {character.hint && <span className="text-faded">{character.hint}</span>}{" "}
+            {needs && <span className="text-sm text-faded">({needs})</span>}
           </p>
           {standing.length > 0 && (
             <ul className="my-2 space-y-1">
@@ -91,11 +104,22 @@ function Scoring(p: Props) {
       {isNumeric(character) ? (
         <label className="mt-2 block max-w-sm">
           <span className="text-sm text-faded">
-            {character.kind === "count" ? "One count for each, with spaces between" : `In ${shownUnit(character, p.units)}, one for each, with spaces between`}
+            {character.kind === "count"
+              ? "One count for each, with spaces between"
+              : `In ${shownUnit(character, p.units)}, one for each, with spaces between`}
             {wants > 1 ? `; ${wants} or more` : ""}
           </span>
-          <input className={fieldClass} inputMode="decimal" value={draft.numbers} placeholder={character.kind === "count" ? "5 7 7" : ""} onChange={(e) => set({ numbers: e.target.value })} aria-invalid={bad} />
-          {!bad && parseNumbers(draft.numbers) && <span className="figures text-sm text-faded">Read as {parseNumbers(draft.numbers)?.join(" · ")}</span>}
+          <input
+            className={fieldClass}
+            inputMode="decimal"
+            value={draft.numbers}
+            placeholder={character.kind === "count" ? "5 7 7" : ""}
+            onChange={(e) => set({ numbers: e.target.value })}
+            aria-invalid={bad}
+          />
+          {!bad && parseNumbers(draft.numbers) && (
+            <span className="figures text-sm text-faded">Read as {parseNumbers(draft.numbers)?.join(" · ")}</span>
+          )}
           {bad && <span className="text-sm font-semibold text-berry">Numbers only, such as 5 7 7.</span>}
         </label>
       ) : (
@@ -128,24 +152,53 @@ function Scoring(p: Props) {
         </fieldset>
       )}
       <div className="mt-3 flex flex-wrap items-end gap-x-4 gap-y-2">
-        <Choice label="How sure" value={draft.certainty} options={[{ value: "sure", label: "sure" }, { value: "likely", label: "likely" }, { value: "unsure", label: "unsure" }]} onChange={(certainty) => set({ certainty })} />
+        <Choice
+          label="How sure"
+          value={draft.certainty}
+          options={[
+            { value: "sure", label: "sure" },
+            { value: "likely", label: "likely" },
+            { value: "unsure", label: "unsure" },
+          ]}
+          onChange={(certainty) => set({ certainty })}
+        />
         {!isNumeric(character) && (
           <div>
             <div className="mb-1 text-sm text-faded">Seen on how many{wants > 1 ? ` (${wants} needed)` : ""}</div>
             <div className="inline-flex">
-              <button type="button" className="min-h-11 min-w-11 rounded-l-sm border border-ink bg-sheet" aria-label="one fewer" disabled={draft.samples <= 1} onClick={() => set({ samples: draft.samples - 1 })}>
+              <button
+                type="button"
+                className="min-h-11 min-w-11 rounded-l-sm border border-ink bg-sheet"
+                aria-label="one fewer"
+                disabled={draft.samples <= 1}
+                onClick={() => set({ samples: draft.samples - 1 })}
+              >
                 −
               </button>
               <output className="figures flex min-h-11 min-w-11 items-center justify-center border-y border-ink font-bold" aria-label="samples">
                 {draft.samples}
               </output>
-              <button type="button" className="min-h-11 min-w-11 rounded-r-sm border border-ink bg-sheet" aria-label="one more" disabled={draft.samples >= 200} onClick={() => set({ samples: draft.samples + 1 })}>
+              <button
+                type="button"
+                className="min-h-11 min-w-11 rounded-r-sm border border-ink bg-sheet"
+                aria-label="one more"
+                disabled={draft.samples >= 200}
+                onClick={() => set({ samples: draft.samples + 1 })}
+              >
                 +
               </button>
             </div>
           </div>
         )}
-        <Choice label="Where" value={draft.where} options={[{ value: "tree", label: "on the tree" }, { value: "ground", label: "on the ground" }]} onChange={(where) => set({ where })} />
+        <Choice
+          label="Where"
+          value={draft.where}
+          options={[
+            { value: "tree", label: "on the tree" },
+            { value: "ground", label: "on the ground" },
+          ]}
+          onChange={(where) => set({ where })}
+        />
         <div className="flex flex-1 justify-end gap-2">
           <Button disabled={p.busy} onClick={p.onCouldNotLook}>
             Could not look
@@ -161,7 +214,8 @@ function Scoring(p: Props) {
 
 function words(score: Score, character: Character, units: string): string {
   if (!score.looked) return "could not look";
-  if (score.numbers.length > 0) return `${score.numbers.map((n) => shownNumber(n, character, units)).join(", ")} ${shownUnit(character, units)}`.trim();
+  if (score.numbers.length > 0)
+    return `${score.numbers.map((n) => shownNumber(n, character, units)).join(", ")} ${shownUnit(character, units)}`.trim();
   return score.states.map((id) => character.states.find((s) => s.id === id)?.label ?? id).join(" and ");
 }
 

@@ -26,7 +26,16 @@ export const ROUTES: Record<RouteId, { label: string; order: Organ[] }> = {
 
 /** Where each station lies on the drawn tree. */
 const SPOT: Record<Organ, [number, number]> = {
-  outline: [150, 30], bark: [96, 196], twig: [40, 96], bud: [22, 70], leaf: [62, 62], flower: [100, 34], fruit: [140, 84], scent: [120, 124], wood: [84, 150], site: [36, 224],
+  outline: [150, 30],
+  bark: [96, 196],
+  twig: [40, 96],
+  bud: [22, 70],
+  leaf: [62, 62],
+  flower: [100, 34],
+  fruit: [140, 84],
+  scent: [120, 124],
+  wood: [84, 150],
+  site: [36, 224],
 };
 
 type Props = { route: RouteId; current: Organ; counts: Record<string, number>; open: Record<string, number>; onGo: (organ: Organ) => void };
@@ -34,13 +43,16 @@ type Props = { route: RouteId; current: Organ; counts: Record<string, number>; o
 /** The tree, with the route walked around it. The list beside it does the same for keyboard and screen reader. */
 export function StationTree({ route, current, counts, onGo }: Props) {
   const order = ROUTES[route].order;
-  const path = order.map((o) => SPOT[o].join(" ")).join("L");
   return (
     <svg viewBox="0 0 180 244" className="w-full" fill="none" stroke="currentColor" strokeLinecap="round" aria-hidden="true" focusable="false">
       <g strokeWidth="1.2">
         <path d="M78 232C84 200 82 170 86 140M106 232C100 200 100 170 98 140M78 232H62M106 232H124" strokeWidth="2" />
         <path d="M88 142C70 120 56 112 34 96M96 142C112 118 128 108 146 92M92 146C92 110 92 70 94 38M90 110C78 92 70 82 60 68M94 96C104 76 112 66 122 56" />
-        <path d="M20 108C4 92 10 66 28 60C26 40 46 26 62 32C72 10 108 8 118 26C142 20 162 40 156 60C172 70 172 96 154 106C150 122 128 128 116 120C102 130 78 128 70 118C54 126 30 124 20 108Z" fill="var(--plate-fill)" fillOpacity="0.55" />
+        <path
+          d="M20 108C4 92 10 66 28 60C26 40 46 26 62 32C72 10 108 8 118 26C142 20 162 40 156 60C172 70 172 96 154 106C150 122 128 128 116 120C102 130 78 128 70 118C54 126 30 124 20 108Z"
+          fill="var(--plate-fill)"
+          fillOpacity="0.55"
+        />
         <g strokeWidth="0.5">
           {spread(96, 162, 12).map((x) => (
             <path key={x} d={`M${x} ${44 + (x - 96) / 3}L${x - 18} ${110}`} />
@@ -51,17 +63,21 @@ export function StationTree({ route, current, counts, onGo }: Props) {
           <path key={y} d={`M${84 + (i % 2) * 6} ${y}l5 8`} strokeWidth="0.7" />
         ))}
       </g>
-      <path d={`M${path}`} strokeDasharray="2 4" strokeWidth="1" />
       {order.map((organ, i) => {
         const [x, y] = SPOT[organ];
         const on = organ === current;
         const done = (counts[organ] ?? 0) > 0;
         return (
           // biome-ignore lint/a11y/noStaticElementInteractions: a second way in for the pointer; the list of stations beside it is the one for keyboards
-          // biome-ignore lint/a11y/useKeyWithClickEvents: as above
           <g key={organ} onClick={() => onGo(organ)} className="cursor-pointer">
             <circle cx={x} cy={y} r="22" fill="transparent" stroke="none" />
-            <circle cx={x} cy={y} r={on ? 12 : 9.5} fill={on ? "var(--ink)" : done ? "var(--pressed)" : "var(--sheet)"} strokeWidth={on ? 2.5 : 1.2} />
+            <circle
+              cx={x}
+              cy={y}
+              r={on ? 12 : 9.5}
+              fill={on ? "var(--ink)" : done ? "var(--pressed)" : "var(--sheet)"}
+              strokeWidth={on ? 2.5 : 1.2}
+            />
             <text x={x} y={y + 3.6} textAnchor="middle" fontSize="10.5" fontWeight="700" stroke="none" fill={on ? "var(--ground)" : "var(--ink)"}>
               {i + 1}
             </text>
@@ -82,9 +98,9 @@ export function StationList({ route, current, counts, open, onGo, strip = false 
             type="button"
             aria-current={organ === current ? "step" : undefined}
             onClick={() => onGo(organ)}
-            className={`flex min-h-11 w-full items-center gap-1.5 text-left wide:min-h-8 ${strip ? "rounded-sm border border-rule px-2.5" : "rounded-sm px-2"} aria-[current]:bg-ink aria-[current]:text-ground hover:bg-pressed hover:text-ink`}
+            className={`relative flex min-h-11 w-full items-center gap-1.5 text-left wide:min-h-8 ${strip ? "rounded-sm border border-rule px-2.5" : "rounded-sm px-2"} aria-[current]:bg-ink aria-[current]:text-ground hover:bg-pressed hover:text-ink`}
           >
-            <span className="figures w-4 text-sm opacity-80">{i + 1}</span>
+            <span className="figures w-5 text-sm opacity-80">{i + 1}</span>
             <span className="flex-1 font-semibold">{STATION[organ].short}</span>
             {(open[organ] ?? 0) > 0 && (
               <span className="text-sm" title="required and open">

@@ -30,8 +30,8 @@ export function SignIn({ session }: { session: Session }) {
       <div>
         <h1 className="double-rule pb-3 text-4xl wide:text-5xl">Hylognosis</h1>
         <p className="mt-4 max-w-prose text-lg">
-          Look before you name, name before you cut. Score the features a tree must show; the gate stays shut until every one is met and every dangerous look-alike this
-          flora knows is excluded.
+          Look before you name, name before you cut. Score the features a tree must show; the gate stays shut until every one is met and every
+          dangerous look-alike this flora knows is excluded.
         </p>
         <ol className="mt-6 grid max-w-prose grid-cols-3 gap-4 text-sm">
           {[
@@ -47,8 +47,8 @@ export function SignIn({ session }: { session: Session }) {
           ))}
         </ol>
         <p className="mt-6 max-w-prose text-sm text-faded">
-          It proves no safety. Local law, the landowner and licensed people come first. If something was swallowed: keep a sample, note the time, call the poison centre or the
-          emergency number.
+          It proves no safety. Local law, the landowner and licensed people come first. If something was swallowed: keep a sample, note the time, call
+          the poison centre or the emergency number.
         </p>
       </div>
       <div className="self-center border border-ink bg-sheet p-5">
@@ -58,7 +58,14 @@ export function SignIn({ session }: { session: Session }) {
             <input className={fieldClass} type="email" autoComplete="username" required value={email} onChange={(e) => setEmail(e.target.value)} />
           </Field>
           <Field label="Password">
-            <input className={fieldClass} type="password" autoComplete="current-password" required value={password} onChange={(e) => setPassword(e.target.value)} />
+            <input
+              className={fieldClass}
+              type="password"
+              autoComplete="current-password"
+              required
+              value={password}
+              onChange={(e) => setPassword(e.target.value)}
+            />
           </Field>
           {error && <Trouble error={error} />}
           <Button type="submit" tone="ink" className="w-full" disabled={busy}>
@@ -71,7 +78,7 @@ export function SignIn({ session }: { session: Session }) {
             <ul className="mt-2 space-y-1.5">
               {session.demoAccounts.map((account) => (
                 <li key={account.email}>
-                  <Button className="w-full justify-between" disabled={busy} onClick={() => void signIn(account)}>
+                  <Button className="w-full justify-between!" disabled={busy} onClick={() => void signIn(account)}>
                     <span>{account.name}</span>
                     <span className="text-sm font-normal text-faded">{account.role}</span>
                   </Button>

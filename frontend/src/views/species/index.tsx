@@ -18,7 +18,8 @@ export default function SpeciesIndex() {
         <div>
           <h1 className="text-2xl">{flora.data.title}</h1>
           <p className="text-sm text-faded">
-            Flora {flora.data.name}, edition {flora.data.edition}, {flora.data.taxa.length} kinds, {flora.data.characters.length} characters. It knows no others: a tree it does not hold must end as “none of these”.
+            Flora {flora.data.name}, edition {flora.data.edition}, {flora.data.taxa.length} kinds, {flora.data.characters.length} characters. It knows
+            no others: a tree it does not hold must end as “none of these”.
           </p>
         </div>
         <div className="w-full wide:w-64">
@@ -37,7 +38,10 @@ export default function SpeciesIndex() {
               </span>
               <SeverityMark severity={t.severity} />
               <span className="text-sm text-faded">
-                {t.parts.filter((p) => !p.harmful).map((p) => `${p.label}, ${p.window}`).join("; ") || "nothing is taken of it"}
+                {t.parts
+                  .filter((p) => !p.harmful)
+                  .map((p) => `${p.label}, ${p.window}`)
+                  .join("; ") || "nothing is taken of it"}
               </span>
             </Link>
           </li>

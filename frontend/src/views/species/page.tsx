@@ -35,13 +35,19 @@ export default function SpeciesPage() {
           <header className="double-rule pb-3">
             <h1 className="text-3xl">{capital(t.commonNames[0] ?? t.name)}</h1>
             <p className="text-xl">
-              <Name>{t.name}</Name> <span className="text-base text-faded">{t.author}, {t.family}</span>
+              <Name>{t.name}</Name>{" "}
+              <span className="text-base text-faded">
+                {t.author}, {t.family}
+              </span>
             </p>
             {t.commonNames.length > 1 && <p className="text-sm text-faded">also: {t.commonNames.slice(1).join(", ")}</p>}
             <p className="mt-2 max-w-prose">{t.summary}</p>
             <p className="mt-2 flex flex-wrap items-center gap-x-3 text-sm">
               <SeverityMark severity={t.severity} />
-              <span>{t.origin}{t.protected ? ", protected" : ""}. {t.statusNote}</span>
+              <span>
+                {t.origin}
+                {t.protected ? ", protected" : ""}. {t.statusNote}
+              </span>
             </p>
           </header>
           {t.hazards.length > 0 && (
@@ -54,7 +60,9 @@ export default function SpeciesPage() {
                   </li>
                 ))}
               </ul>
-              <p className="mt-1 text-sm">If something was swallowed: keep a sample, note time and amount, call the poison centre or the emergency number.</p>
+              <p className="mt-1 text-sm">
+                If something was swallowed: keep a sample, note time and amount, call the poison centre or the emergency number.
+              </p>
             </section>
           )}
           {t.parts.map((p) => (
@@ -131,7 +139,9 @@ function PartSection({ part }: { part: Schemas["PartView"] }) {
         </>
       )}
       {part.leave && <p className="mt-2 text-sm">{part.leave}</p>}
-      <p className="mt-1 text-xs text-faded">Source: {part.sources.join("; ")}. An examination holds {part.freshnessDays} days for this part.</p>
+      <p className="mt-1 text-xs text-faded">
+        Source: {part.sources.join("; ")}. An examination holds {part.freshnessDays} days for this part.
+      </p>
     </section>
   );
 }
@@ -140,7 +150,9 @@ function Harvests({ harvests }: { harvests: Schemas["HarvestView"][] }) {
   return (
     <section className="mt-5" aria-label="Harvests">
       <h2 className="border-b border-ink text-lg">Harvests so far</h2>
-      {harvests.length === 0 && <p className="py-2 text-faded">Nothing logged yet. Harvests appear here once a gate has opened and something was taken.</p>}
+      {harvests.length === 0 && (
+        <p className="py-2 text-faded">Nothing logged yet. Harvests appear here once a gate has opened and something was taken.</p>
+      )}
       <ul>
         {harvests.map((h) => (
           <li key={h.id} className="rule-b py-1.5" data-harvest={h.id}>
@@ -167,7 +179,13 @@ function Harvests({ harvests }: { harvests: Schemas["HarvestView"][] }) {
   );
 }
 
-const PHASES: [string, string][] = [["leafing", "leafing"], ["in-leaf", "in leaf"], ["flowering", "in flower"], ["fruiting", "in fruit"], ["leafless", "bare"]];
+const PHASES: [string, string][] = [
+  ["leafing", "leafing"],
+  ["in-leaf", "in leaf"],
+  ["flowering", "in flower"],
+  ["fruiting", "in fruit"],
+  ["leafless", "bare"],
+];
 const MONTHS = ["J", "F", "M", "A", "M", "J", "J", "A", "S", "O", "N", "D"];
 const LONG = ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
 
@@ -198,7 +216,9 @@ function Year({ months }: { months: Schemas["MonthView"][] }) {
               const on = m.phases.includes(phase);
               return (
                 <td key={m.month} className="p-0.5">
-                  <span className={`block h-4 ${on ? "bg-[repeating-linear-gradient(45deg,var(--ink)_0_1.5px,transparent_1.5px_4px)] outline-1 outline-ink" : ""}`}>
+                  <span
+                    className={`block h-4 ${on ? "bg-[repeating-linear-gradient(45deg,var(--ink)_0_1.5px,transparent_1.5px_4px)] outline-1 outline-ink" : ""}`}
+                  >
                     <span className="sr-only">{on ? "yes" : "no"}</span>
                   </span>
                 </td>

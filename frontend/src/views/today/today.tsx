@@ -31,7 +31,10 @@ export default function Today() {
                       signed by {e.examiner}, {dayWords(e.date)}
                     </span>
                   </span>
-                  <Link to={`/examine?second=${e.id}&tree=${e.specimen}`} className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-sheet px-3 font-semibold">
+                  <Link
+                    to={`/examine?second=${e.id}&tree=${e.specimen}`}
+                    className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-sheet px-3 font-semibold"
+                  >
                     Take the second look
                   </Link>
                 </li>
@@ -50,7 +53,12 @@ export default function Today() {
           </Section>
         </div>
         <div className="space-y-6">
-          <Section title="In its window" note={`At ${t.place}. In season is not cleared: each tree is examined first.`} empty="Nothing this flora knows is in its window today." count={t.inWindow.length}>
+          <Section
+            title="In its window"
+            note={`At ${t.place}. In season is not cleared: each tree is examined first.`}
+            empty="Nothing this flora knows is in its window today."
+            count={t.inWindow.length}
+          >
             {t.inWindow.map((w) => (
               <li key={`${w.taxon}${w.part}`} className="rule-b flex justify-between gap-3 py-1.5">
                 <Link to={`/species/${w.taxon}`} className="flex min-h-11 flex-col justify-center underline-offset-4 hover:underline">
@@ -83,7 +91,11 @@ export default function Today() {
           </Section>
         </div>
       </div>
-      {user?.role === "learner" && <p className="mt-6 text-sm text-faded">You examine as a learner: the gate shows you all its points, but only an instructor’s examination can open it.</p>}
+      {user?.role === "learner" && (
+        <p className="mt-6 text-sm text-faded">
+          You examine as a learner: the gate shows you all its points, but only an instructor’s examination can open it.
+        </p>
+      )}
     </div>
   );
 }
@@ -106,7 +118,8 @@ function Line({ e }: { e: Schemas["ExaminationSummaryView"] }) {
         <GateFigure state={state} width={66} id={`t-${e.id}`} />
         <span className="min-w-0 flex-1">
           <span className="block">
-            <strong>{e.tag}</strong> {e.claim ? capital(e.claim) : "nothing asked yet"} <span className={`font-bold ${GATE_TONE[state]}`}>{GATE_WORD[state]}</span>
+            <strong>{e.tag}</strong> {e.claim ? capital(e.claim) : "nothing asked yet"}{" "}
+            <span className={`font-bold ${GATE_TONE[state]}`}>{GATE_WORD[state]}</span>
           </span>
           <span className="block truncate text-sm text-faded">{e.because || `${e.scored} scored`}</span>
           <span className="block text-sm text-faded">

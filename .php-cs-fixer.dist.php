@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+return (new PhpCsFixer\Config())
+    ->setRiskyAllowed(true)
+    ->setRules([
+        '@Symfony' => true,
+        '@Symfony:risky' => true,
+        'declare_strict_types' => true,
+        'phpdoc_align' => false,
+        'phpdoc_to_comment' => false,
+        'method_argument_space' => ['on_multiline' => 'ignore'],
+        'single_line_throw' => false,
+    ])
+    ->setCacheFile(__DIR__.'/var/cache/php-cs-fixer.json')
+    ->setFinder((new PhpCsFixer\Finder())->in([__DIR__.'/core', __DIR__.'/src', __DIR__.'/tests', __DIR__.'/migrations', __DIR__.'/config'])->append([__FILE__]));
