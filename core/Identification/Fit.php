@@ -46,7 +46,7 @@ final readonly class Fit
         }
         $rate = MisreadingModel::rate($finding);
         if (isset($compiled->inapplicable[$taxon])) {
-            return [[1.0 - $rate, $rate], log($rate)];
+            return [[1.0 - $rate, $rate], log(max(1e-9, $rate))];
         }
         $logs = [];
         if ($compiled->character->isNumeric()) {
@@ -54,7 +54,7 @@ final readonly class Fit
             $tails = $range->least < $range->low || $range->most > $range->high;
             $probabilities = [$tails ? (1 - $rate) * 0.9 : 1 - $rate, $tails ? (1 - $rate) * 0.1 : 0.0, $rate];
             foreach ($finding->values() as $number) {
-                $logs[] = log($probabilities[$range->contains((float) $number) ? 0 : ($range->allows((float) $number) ? 1 : 2)]);
+                $logs[] = log(max(1e-9, $probabilities[$range->contains((float) $number) ? 0 : ($range->allows((float) $number) ? 1 : 2)]));
             }
         } else {
             $probabilities = [];

@@ -19,9 +19,12 @@ final readonly class MisreadingModel
     /** Beyond four samples the same eye repeats the same mistake: more of them do not help. */
     private const SAMPLES_THAT_HELP = 4;
 
-    /** Probability, 0.002 to 0.6, that the score as a whole is a misreading. */
+    /** Probability, 0.002 to 0.6, that the score as a whole is a misreading; 0 where the flora says it never happens. */
     public static function rate(Finding $finding): float
     {
+        if (0.0 === $finding->character->misreading) {
+            return 0.0;
+        }
         $rate = $finding->character->misreading * $finding->misreadingFactor() / sqrt(min($finding->samples(), self::SAMPLES_THAT_HELP));
 
         return max(self::LEAST, min(self::MOST, $rate));
@@ -30,7 +33,7 @@ final readonly class MisreadingModel
     /** The rate of one careful, sure look at one sample. */
     public static function plainRate(Character $character): float
     {
-        return max(self::LEAST, $character->misreading);
+        return 0.0 === $character->misreading ? 0.0 : max(self::LEAST, $character->misreading);
     }
 
     /**

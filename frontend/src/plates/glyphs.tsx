@@ -353,8 +353,7 @@ const GLYPHS: Record<string, () => ReactNode> = {
   ),
   "stipules-thorns": () => <P d="M28 62V4M36 62V4M36 30L58 14M36 36L58 19M36 38L54 46L36 44M28 38L10 46L28 44" fill />,
   "under-none": () => <Absent>{under(null)}</Absent>,
-  "under-tufts": () =>
-    under(<P d={[46, 32].map((y) => `M28 ${y - 5}l-3 -4M29 ${y - 6}l0 -5M36 ${y - 5}l3 -4M35 ${y - 6}l0 -5`).join("")} w={1.6} />),
+  "under-tufts": () => under(<P d={[46, 32].map((y) => `M28 ${y - 5}l-3 -4M29 ${y - 6}l0 -5M36 ${y - 5}l3 -4M35 ${y - 6}l0 -5`).join("")} w={1.6} />),
   "under-veins": () =>
     under(
       <P

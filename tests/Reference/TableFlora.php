@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Reference;
+
+use Hylognosis\Flora\Calendar;
+use Hylognosis\Flora\Character;
+use Hylognosis\Flora\CharacterKind;
+use Hylognosis\Flora\Description;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\Instrument;
+use Hylognosis\Flora\Organ;
+use Hylognosis\Flora\Phenophase;
+use Hylognosis\Flora\Reach;
+use Hylognosis\Flora\State;
+use Hylognosis\Flora\Status;
+use Hylognosis\Flora\Taxon;
+use Hylognosis\Measure\Length;
+use Hylognosis\Season\Place;
+use Hylognosis\Season\Window;
+
+/** A flora made from a table of probabilities, one organ to a character, so that nothing is tempered. */
+final readonly class TableFlora
+{
+    /** @param array<string, array<string, array<string, float>>> $table taxon → character → state → share */
+    public static function of(array $table, float $misreading): Flora
+    {
+        $characters = $taxa = [];
+        foreach ($table as $id => $described) {
+            foreach ($described as $character => $shares) {
+                $states = [];
+                foreach (array_keys($shares) as $state) {
+                    $states[(string) $state] = new State((string) $state, (string) $state, (string) $state, 'none', false);
+                }
+                $characters[$character] ??= new Character(
+                    $character, Organ::cases()[\count($characters)], CharacterKind::States, $character, $character, '', $states, '',
+                    Phenophase::cases(), Reach::Hand, Instrument::None, 1, $misreading, [], false, false, null,
+                );
+            }
+            $taxa[$id] = new Taxon($id, $id, '', '', [], [$id], new Status('', false, ''), '', new Calendar(['in-leaf' => Window::wholeYear()]), new Description($described, []), [], [], [], []);
+        }
+
+        return new Flora('table', 'Table', '1', '', Place::of(47, 15, Length::ofMetres(400)), $characters, $taxa, [], []);
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Support;
+
+use Hylognosis\Clearance\Claim;
+use Hylognosis\Clearance\Dossier;
+use Hylognosis\Clearance\PlaceTerms;
+use Hylognosis\Clearance\SecondLook;
+use Hylognosis\Examination\ExaminerRole;
+use Hylognosis\Examination\Observation;
+use Hylognosis\Identification\Identifier;
+use Hylognosis\Measure\Length;
+use Hylognosis\Season\Phenology;
+use Hylognosis\Season\Place;
+
+/** Builds what a decision rests on, complete unless a test leaves something out. */
+final class Dossiers
+{
+    /**
+     * @param list<Observation>|null  $scores     null: all that is required
+     * @param array<string, bool>     $conditions
+     * @param list<Observation>|null  $second
+     */
+    public static function elderFlower(
+        ?array $scores = null, array $conditions = ['in-full-bloom' => true], ?PlaceTerms $terms = null, string $date = '2027-06-14', ?string $decidedOn = null,
+        ExaminerRole $examiner = ExaminerRole::Instructor, ?array $second = null, bool $sameSpecimen = true,
+    ): Dossier {
+        return self::of('sambucus-nigra', 'flower', $scores ?? Starter::observations(Starter::ELDER), $conditions, $terms, $date, $decidedOn, $examiner, $second, true, $sameSpecimen);
+    }
+
+    /**
+     * @param list<Observation>|null $scores
+     * @param list<Observation>|null $second
+     */
+    public static function firShoot(?array $scores = null, ?array $second = null, bool $blind = true, ExaminerRole $secondRole = ExaminerRole::Instructor): Dossier
+    {
+        return self::of('abies-alba', 'young-shoot', $scores ?? Starter::observations(Starter::FIR), ['soft-and-light' => true, 'sprayed' => false], null, '2027-05-20', null, ExaminerRole::Instructor, $second, $blind, true, $secondRole);
+    }
+
+    /**
+     * @param list<Observation>      $scores
+     * @param array<string, bool>    $conditions
+     * @param list<Observation>|null $second
+     */
+    public static function of(
+        string $taxon, string $part, array $scores, array $conditions = [], ?PlaceTerms $terms = null, string $date = '2027-06-14', ?string $decidedOn = null,
+        ExaminerRole $examiner = ExaminerRole::Instructor, ?array $second = null, bool $blind = true, bool $sameSpecimen = true, ExaminerRole $secondRole = ExaminerRole::Instructor,
+    ): Dossier {
+        $flora = Starter::flora();
+        $claimed = $flora->taxon($taxon);
+        $identify = static fn (array $observations, ExaminerRole $role) => (new Identifier())->identify(Starter::compiled(), Starter::examination($observations, $date, $role));
+
+        return new Dossier(
+            new Claim($claimed, $claimed->part($part), $conditions),
+            $identify($scores, $examiner),
+            Phenology::at($flora, Place::of(47.1, 15.4, Length::ofMetres(400))),
+            $terms ?? new PlaceTerms(true),
+            new \DateTimeImmutable($decidedOn ?? $date),
+            null === $second ? null : new SecondLook($identify($second, $secondRole), $blind),
+            $sameSpecimen,
+        );
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Support;
+
+use App\Exchange\FloraFiles;
+use Hylognosis\Examination\Certainty;
+use Hylognosis\Examination\Examination;
+use Hylognosis\Examination\ExaminerRole;
+use Hylognosis\Examination\LifeStage;
+use Hylognosis\Examination\Observation;
+use Hylognosis\Examination\Whereabouts;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Identification\CompiledFlora;
+use Hylognosis\Identification\Identification;
+use Hylognosis\Identification\Identifier;
+
+/** The starter flora, and a short way to score trees against it. */
+final class Starter
+{
+    private static ?Flora $flora = null;
+    private static ?CompiledFlora $compiled = null;
+
+    /** What an elder in June shows: all that is required for its flowers. */
+    public const ELDER = [
+        'leaf.arrangement' => ['opposite', 4], 'leaf.kind' => ['pinnate', 3], 'leaf.leaflet-count' => [[5, 7, 5]], 'leaf.stipules' => ['none', 3],
+        'twig.woodiness' => ['woody', 2], 'twig.pith' => ['white-wide', 1], 'flower.head' => ['flat', 4], 'flower.anthers' => ['yellow', 4],
+    ];
+    public const FIR = [
+        'leaf.kind' => ['needle', 4], 'leaf.bands' => ['two-white', 5], 'leaf.needle-tip' => ['notched', 4], 'twig.needle-scar' => ['round', 4],
+        'twig.hairs' => ['hairy', 2], 'bud.shape' => ['egg', 2], 'scent.crushed' => ['resin', 2],
+    ];
+    public const YEW = [
+        'leaf.kind' => ['needle', 4], 'leaf.bands' => ['pale-green', 5], 'leaf.needle-tip' => ['soft-point', 4], 'twig.needle-scar' => ['running-down', 3],
+        'scent.crushed' => ['faint', 2],
+    ];
+
+    public static function flora(): Flora
+    {
+        return self::$flora ??= (new FloraFiles())->load(\dirname(__DIR__, 2).'/flora/central-european-hills')[0];
+    }
+
+    public static function compiled(): CompiledFlora
+    {
+        return self::$compiled ??= CompiledFlora::of(self::flora(), LifeStage::Mature);
+    }
+
+    /** @param string|list<int|float> $value a state, or numbers */
+    public static function observe(string $character, string|array $value, int $samples = 1, Certainty $certainty = Certainty::Sure, Whereabouts $where = Whereabouts::Tree): Observation
+    {
+        $found = self::flora()->character($character);
+        if (\is_string($value)) {
+            return Observation::ofStates($found, [$value], $certainty, $samples, $where);
+        }
+        $numbers = array_map(static fn (int|float $n): float => (float) $n, $value);
+        \assert([] !== $numbers);
+
+        return Observation::ofNumbers($found, $numbers, $certainty, $where);
+    }
+
+    /**
+     * @param array<string, array{0: string|list<int|float>, 1?: int, 2?: Certainty, 3?: Whereabouts}> $scores
+     *
+     * @return list<Observation>
+     */
+    public static function observations(array $scores): array
+    {
+        $observations = [];
+        foreach ($scores as $character => $score) {
+            $observations[] = self::observe($character, $score[0], $score[1] ?? 1, $score[2] ?? Certainty::Sure, $score[3] ?? Whereabouts::Tree);
+        }
+
+        return $observations;
+    }
+
+    /** @param list<Observation> $observations */
+    public static function examination(array $observations, string $date = '2027-06-14', ExaminerRole $examiner = ExaminerRole::Instructor): Examination
+    {
+        return Examination::of(new \DateTimeImmutable($date), LifeStage::Mature, $examiner, $observations);
+    }
+
+    /** @param list<Observation> $observations */
+    public static function identify(array $observations): Identification
+    {
+        return (new Identifier())->identify(self::compiled(), self::examination($observations));
+    }
+}
