@@ -21,17 +21,24 @@ final readonly class Clearance
         return Answer::Cleared === $this->answer;
     }
 
-    /** The first point that is not met, broken ones before open ones; none where all are met. */
+    /**
+     * The first point that is not met, broken ones before open ones; none where all are met. What the people lack
+     * comes last: a learner still wants to know what to look at next.
+     */
     public function nearest(): ?PointReport
     {
-        foreach ([PointStatus::Broken, PointStatus::Open] as $status) {
-            foreach ($this->points as $point) {
-                if ($point->status === $status) {
-                    return $point;
-                }
-            }
-        }
+        $notMet = array_values(array_filter($this->points, static fn (PointReport $point): bool => !$point->isMet()));
+        usort($notMet, static fn (PointReport $a, PointReport $b): int => self::distance($a) <=> self::distance($b));
 
-        return null;
+        return $notMet[0] ?? null;
+    }
+
+    private static function distance(PointReport $point): int
+    {
+        return match (true) {
+            'people' === $point->point => 2,
+            PointStatus::Broken === $point->status => 0,
+            default => 1,
+        };
     }
 }

@@ -10,6 +10,7 @@ use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Clearance\SecondLook;
 use Hylognosis\Examination\ExaminerRole;
 use Hylognosis\Examination\Observation;
+use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Identifier;
 use Hylognosis\Measure\Length;
 use Hylognosis\Season\Phenology;
@@ -50,16 +51,21 @@ final class Dossiers
     ): Dossier {
         $flora = Starter::flora();
         $claimed = $flora->taxon($taxon);
-        $identify = static fn (array $observations, ExaminerRole $role) => (new Identifier())->identify(Starter::compiled(), Starter::examination($observations, $date, $role));
 
         return new Dossier(
             new Claim($claimed, $claimed->part($part), $conditions),
-            $identify($scores, $examiner),
+            self::identify($scores, $date, $examiner),
             Phenology::at($flora, Place::of(47.1, 15.4, Length::ofMetres(400))),
             $terms ?? new PlaceTerms(true),
             new \DateTimeImmutable($decidedOn ?? $date),
-            null === $second ? null : new SecondLook($identify($second, $secondRole), $blind),
+            null === $second ? null : new SecondLook(self::identify($second, $date, $secondRole), $blind),
             $sameSpecimen,
         );
+    }
+
+    /** @param list<Observation> $scores */
+    private static function identify(array $scores, string $date, ExaminerRole $role): Identification
+    {
+        return (new Identifier())->identify(Starter::compiled(), Starter::examination($scores, $date, $role));
     }
 }

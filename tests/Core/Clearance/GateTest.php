@@ -148,7 +148,7 @@ final class GateTest extends TestCase
             if (null !== $feature->range) {
                 $range = $taxon->description->range($character->id);
                 $middle = round(((float) $range?->low + (float) $range?->high) / 2);
-                $scores[] = Observation::ofNumbers($character, array_fill(0, $feature->samples, $middle), Certainty::Sure, Whereabouts::Tree);
+                $scores[] = Observation::ofNumbers($character, array_fill(0, max(1, $feature->samples), $middle), Certainty::Sure, Whereabouts::Tree);
                 continue;
             }
             $shares = array_intersect_key($taxon->description->frequencies($character->id) ?? [], array_flip($feature->states));
@@ -164,7 +164,7 @@ final class GateTest extends TestCase
         $character = $observation->character;
         $range = $taxon->description->range($character->id);
         if (null !== $range) {
-            return Observation::ofNumbers($character, array_fill(0, $observation->samples, $range->low), Certainty::Sure, Whereabouts::Tree);
+            return Observation::ofNumbers($character, array_fill(0, max(1, $observation->samples), $range->low), Certainty::Sure, Whereabouts::Tree);
         }
         $shares = $taxon->description->frequencies($character->id) ?? [];
         arsort($shares);

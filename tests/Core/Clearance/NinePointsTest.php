@@ -21,6 +21,7 @@ use Hylognosis\Clearance\RequiredFeatures;
 use Hylognosis\Clearance\Strength;
 use Hylognosis\Examination\Certainty;
 use Hylognosis\Examination\ExaminerRole;
+use Hylognosis\Examination\Observation;
 use Hylognosis\Examination\Whereabouts;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -31,7 +32,7 @@ final class NinePointsTest extends TestCase
     /** @return iterable<string, array{Point, callable(): Dossier, PointStatus, string}> */
     public static function cases(): iterable
     {
-        $elder = static fn (array $change): array => Starter::observations(array_filter($change + Starter::ELDER));
+        $elder = self::elderBut(...);
         $terms = static fn (PlaceTerms $terms): Dossier => Dossiers::elderFlower(terms: $terms);
 
         yield '1 is met when all is scored' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower(), PointStatus::Met, '8 of 8'];
@@ -106,5 +107,22 @@ final class NinePointsTest extends TestCase
         $report = (new RequiredFeatures())->judge(Dossiers::elderFlower([], date: '2027-03-01'));
         $flower = array_values(array_filter($report->items, static fn ($item): bool => 'flower.head' === $item->subject))[0];
         self::assertStringContainsString('from about 20 May', $flower->detail);
+    }
+
+    /**
+     * @param array<string, array{0: string|list<int|float>, 1?: int, 2?: Certainty, 3?: Whereabouts}|null> $change null leaves the score out
+     *
+     * @return list<Observation>
+     */
+    private static function elderBut(array $change): array
+    {
+        $scores = [];
+        foreach ($change + Starter::ELDER as $character => $score) {
+            if (null !== $score) {
+                $scores[$character] = $score;
+            }
+        }
+
+        return Starter::observations($scores);
     }
 }

@@ -67,13 +67,8 @@ final class IdentifierTest extends TestCase
 
     public function testManyScoresOfOneOrganWeighLessThanAsManyOfSeveral(): void
     {
-        $odds = static function (array $scores): float {
-            $identification = Starter::identify(Starter::observations($scores));
-
-            return log($identification->posteriorOf('sambucus-nigra') / $identification->posteriorOf('sorbus-aucuparia'));
-        };
         // stipules say next to nothing between the two, but share the leaf's weight
-        self::assertLessThan($odds(['leaf.leaflet-count' => [[5, 7]]]), $odds(['leaf.leaflet-count' => [[5, 7]], 'leaf.kind' => ['pinnate', 1]]));
+        self::assertLessThan(self::odds(['leaf.leaflet-count' => [[5, 7]]]), self::odds(['leaf.leaflet-count' => [[5, 7]], 'leaf.kind' => ['pinnate', 1]]));
     }
 
     public function testEvidenceAddsUpExactlyToTheReportedOdds(): void
@@ -88,5 +83,13 @@ final class IdentifierTest extends TestCase
         // The flora says nothing of the pith of horse chestnut: no score of it can exclude or condemn it.
         $identification = Starter::identify([Starter::observe('twig.pith', 'hollow')]);
         self::assertGreaterThan(10 * $identification->posteriorOf('sambucus-nigra'), $identification->posteriorOf('aesculus-hippocastanum'));
+    }
+
+    /** @param array<string, array{0: string|list<int>, 1?: int}> $scores */
+    private static function odds(array $scores): float
+    {
+        $identification = Starter::identify(Starter::observations($scores));
+
+        return log($identification->posteriorOf('sambucus-nigra') / $identification->posteriorOf('sorbus-aucuparia'));
     }
 }

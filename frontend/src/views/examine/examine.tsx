@@ -154,7 +154,7 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
 
       {/* the gate: always in sight; on a small screen it sticks to the top */}
       <div className="sticky top-0 z-20 border-b-2 border-ink bg-ground px-3 py-2 wide:hidden">
-        <button type="button" className="block w-full text-left" onClick={() => setPane("gate")} aria-label="The gate and its nine points">
+        <button type="button" className="relative block w-full text-left" onClick={() => setPane("gate")}>
           <GateHead clearance={e.assessment.clearance} asked={asked} id="small" small />
         </button>
       </div>

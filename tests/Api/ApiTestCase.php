@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Api;
+
+use App\StandIn\DemoSchool;
+use Symfony\Bundle\FrameworkBundle\KernelBrowser;
+use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
+
+/** Talks to the API of the demo school as the pages do. */
+abstract class ApiTestCase extends WebTestCase
+{
+    protected KernelBrowser $client;
+
+    protected function setUp(): void
+    {
+        $this->client = self::createClient();
+        $this->client->disableReboot();
+        $this->client->useHtml5Parser(false); // nothing here reads HTML
+    }
+
+    protected function signIn(string $who): void
+    {
+        $this->call('POST', '/api/login', ['email' => $who.'@orlebach.example', 'password' => DemoSchool::PASSWORD]);
+        self::assertResponseStatusCodeSame(200);
+    }
+
+    /**
+     * @param array<string, mixed>|null $body
+     *
+     * @return array<mixed>
+     */
+    protected function call(string $method, string $path, ?array $body = null): array
+    {
+        $this->client->request($method, $path, server: [
+            'CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json', 'HTTP_ORIGIN' => 'http://localhost', 'HTTP_X_CSRF_TOKEN' => 'csrf-token',
+        ], content: null === $body ? null : json_encode($body, \JSON_THROW_ON_ERROR));
+        $content = (string) $this->client->getResponse()->getContent();
+        $decoded = '' === $content ? [] : json_decode($content, true, flags: \JSON_THROW_ON_ERROR);
+        self::assertIsArray($decoded);
+
+        return $decoded;
+    }
+
+    /** @param array<mixed> $problem */
+    protected static function assertProblem(int $status, string $detail, array $problem): void
+    {
+        self::assertResponseStatusCodeSame($status);
+        self::assertResponseHeaderSame('Content-Type', 'application/problem+json');
+        self::assertSame($status, $problem['status'] ?? null);
+        self::assertIsString($problem['detail'] ?? null);
+        self::assertStringContainsString($detail, $problem['detail']);
+    }
+
+    /**
+     * What stands at a dotted path in an answer.
+     *
+     * @param array<mixed> $answer
+     */
+    protected static function at(array $answer, string $path): mixed
+    {
+        $value = $answer;
+        foreach (explode('.', $path) as $key) {
+            self::assertIsArray($value, $path);
+            self::assertArrayHasKey($key, $value, $path);
+            $value = $value[$key];
+        }
+
+        return $value;
+    }
+
+    protected function tree(string $tag): string
+    {
+        foreach ($this->call('GET', '/api/specimens') as $specimen) {
+            if (\is_array($specimen) && $tag === $specimen['tag'] && \is_string($specimen['id'])) {
+                return $specimen['id'];
+            }
+        }
+        self::fail('No tree '.$tag);
+    }
+
+    /**
+     * @param array<string, mixed> $more
+     *
+     * @return string the examination's address
+     */
+    protected function begin(string $tag, array $more = []): string
+    {
+        $examination = $this->call('POST', '/api/examinations', $more + ['specimenId' => $this->tree($tag), 'date' => '2027-06-14']);
+        self::assertResponseStatusCodeSame(200);
+        $id = self::at($examination, 'id');
+        self::assertIsString($id);
+
+        return '/api/examinations/'.$id;
+    }
+
+    /**
+     * @param array<string, array{0: string|list<int|float>, 1?: int}> $scores
+     *
+     * @return array<mixed> the examination after the last score
+     */
+    protected function score(string $address, array $scores): array
+    {
+        $answer = [];
+        foreach ($scores as $character => $score) {
+            $answer = $this->call('POST', $address.'/scores', ['character' => $character, 'samples' => $score[1] ?? 1] + (\is_string($score[0]) ? ['states' => [$score[0]]] : ['numbers' => $score[0]]));
+            self::assertResponseStatusCodeSame(200);
+        }
+
+        return $answer;
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Api;
+
+use App\Tests\Support\Starter;
+use Opis\JsonSchema\Validator;
+use Symfony\Component\Filesystem\Filesystem;
+use Symfony\Component\Process\Process;
+
+/** The shell, run as people run it. */
+final class CommandsTest extends ApiTestCase
+{
+    public function testTheShellGivesTheSameAnswerAsTheScreen(): void
+    {
+        $this->signIn('marta');
+        $address = $this->begin('M-01', ['claimTaxon' => 'sambucus-nigra', 'claimPart' => 'flower', 'kit' => ['none', 'rule', 'hand-lens', 'knife', 'ultraviolet-torch']]);
+        $scores = \array_slice(Starter::ELDER, 0, 6);
+        $this->score($address, $scores);
+        $screen = $this->call('PATCH', $address, ['conditions' => ['in-full-bloom' => true]])['assessment'];
+        $shell = json_decode($this->shell(['hylognosis:examine', '-', '--json'], $this->document($scores))->getOutput(), true);
+        self::assertIsArray($screen);
+        self::assertIsArray($shell);
+        foreach (['unlisted', 'fit', 'conclusion', 'dangers', 'clearance', 'next'] as $key) {
+            self::assertEquals($shell[$key], $screen[$key], $key);
+        }
+        self::assertEquals(array_column((array) $shell['ranking'], 'posterior', 'taxon'), array_column((array) $screen['ranking'], 'posterior', 'taxon'));
+    }
+
+    public function testTheAnswerHoldsWhatIsPromised(): void
+    {
+        $shell = json_decode($this->shell(['hylognosis:examine', '-', '--json'], $this->document(Starter::ELDER))->getOutput(), true);
+        self::assertIsArray($shell);
+        self::assertSame('cleared', self::at($shell, 'clearance.answer'));
+        self::assertSame('sambucus-nigra', self::at($shell, 'ranking.0.taxon'));
+        self::assertCount(9, (array) self::at($shell, 'clearance.points'));
+        foreach (['point', 'status', 'because'] as $key) {
+            self::assertIsString(self::at($shell, 'clearance.points.0.'.$key));
+        }
+        self::assertTrue(self::at($shell, 'dangers.0.excluded'));
+        foreach (['character', 'worth', 'because'] as $key) {
+            self::assertNotEmpty(self::at($shell, 'next.0.'.$key));
+        }
+    }
+
+    public function testOtherPeoplesFlorasRunToo(): void
+    {
+        $file = tempnam(sys_get_temp_dir(), 'flora');
+        file_put_contents((string) $file, $this->shell(['hylognosis:flora', 'export', 'central-european-hills'])->getOutput());
+        $shell = $this->shell(['hylognosis:examine', '-', '--json', '--flora='.$file], $this->document(Starter::ELDER));
+        self::assertStringContainsString('"answer": "cleared"', $shell->getOutput());
+        self::assertStringContainsString('in order', $this->shell(['hylognosis:flora', 'check', (string) $file])->getOutput());
+        unlink((string) $file);
+    }
+
+    public function testWrongInputIsOneClearSentenceAndExitCodeTwo(): void
+    {
+        $cases = [
+            [['hylognosis:examine', '-'], '{"date": ', 'standard input: is not valid JSON'],
+            [['hylognosis:examine', '-'], '{"date": "2027-06-14", "examiner": "guest", "observations": []}', 'examiner: "guest" is not known here; known: instructor, learner.'],
+            [['hylognosis:examine', '/no/such/file.json'], '', '/no/such/file.json: there is no such file.'],
+            [['hylognosis:examine', '-', '--flora=nowhere'], '{}', 'nowhere: no such flora; shipped: central-european-hills'],
+            [['hylognosis:flora', 'paint'], '', 'say list, show, export or check.'],
+        ];
+        foreach ($cases as [$command, $input, $message]) {
+            $shell = $this->shell($command, $input, 2);
+            self::assertStringContainsString($message, $shell->getErrorOutput());
+            self::assertSame(1, substr_count(trim($shell->getErrorOutput())."\n", "\n"));
+            self::assertSame('', $shell->getOutput());
+        }
+    }
+
+    public function testTheDocumentedShapeIsTheOneThatIsRead(): void
+    {
+        $schema = json_decode((string) file_get_contents(\dirname(__DIR__, 2).'/docs/formats/examination.schema.json'));
+        self::assertInstanceOf(\stdClass::class, $schema);
+        $validator = new Validator();
+        self::assertTrue($validator->validate(json_decode($this->document(Starter::ELDER)), $schema)->isValid());
+        self::assertFalse($validator->validate(json_decode('{"date": "2027-06-14", "observations": []}'), $schema)->isValid());
+    }
+
+    public function testTheDemoCanBeStartedOver(): void
+    {
+        $database = sys_get_temp_dir().'/hylognosis-'.bin2hex(random_bytes(4)).'.db';
+        $env = ['DATABASE_URL' => 'sqlite:///'.$database, 'APP_DEMO' => '1'];
+        $this->shell(['doctrine:migrations:migrate', '--no-interaction'], '', 0, $env);
+        self::assertStringContainsString('loaded in', $this->shell(['hylognosis:demo'], '', 0, $env)->getOutput());
+        self::assertStringContainsString('kept', $this->shell(['hylognosis:demo'], '', 0, $env)->getOutput());
+        self::assertStringContainsString('loaded in', $this->shell(['hylognosis:demo', '--fresh'], '', 0, $env)->getOutput());
+        (new Filesystem())->remove([$database, $database.'-wal', $database.'-shm']);
+    }
+
+    /** @param array<string, array{0: string|list<int|float>, 1?: int}> $scores */
+    private function document(array $scores): string
+    {
+        $observations = [];
+        foreach ($scores as $character => $score) {
+            $observations[] = ['character' => $character] + (\is_string($score[0]) ? ['states' => [$score[0]], 'samples' => $score[1] ?? 1] : ['numbers' => $score[0]]);
+        }
+
+        return json_encode([
+            'flora' => 'central-european-hills', 'date' => '2027-06-14', 'place' => ['latitude' => 47.12, 'longitude' => 15.31, 'altitude_m' => 560],
+            'examiner' => 'instructor', 'permission' => true, 'observations' => $observations,
+            'claim' => ['taxon' => 'sambucus-nigra', 'part' => 'flower', 'conditions' => ['in-full-bloom' => true]],
+        ], \JSON_THROW_ON_ERROR);
+    }
+
+    /**
+     * @param list<string>          $command
+     * @param array<string, string> $env
+     */
+    private function shell(array $command, string $input = '', int $code = 0, array $env = []): Process
+    {
+        $process = new Process([\PHP_BINARY, 'bin/console', ...$command, '--env=test', '--no-debug'], \dirname(__DIR__, 2), $env, $input, 60);
+        self::assertSame($code, $process->run(), $process->getErrorOutput());
+
+        return $process;
+    }
+}

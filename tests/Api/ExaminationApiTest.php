@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Api;
+
+use App\Entity\HarvestRecord;
+use App\Entity\ScoreRecord;
+use App\Tests\Support\Starter;
+use Doctrine\ORM\EntityManagerInterface;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+final class ExaminationApiTest extends ApiTestCase
+{
+    private const ELDER_FLOWER = ['claimTaxon' => 'sambucus-nigra', 'claimPart' => 'flower'];
+
+    public function testFromTheFirstLookToTheLoggedHarvest(): void
+    {
+        $this->signIn('marta');
+        $address = $this->begin('M-01', self::ELDER_FLOWER);
+        $examination = $this->score($address, Starter::ELDER);
+        self::assertSame('withheld', self::at($examination, 'assessment.clearance.answer'));
+        self::assertSame('part-and-condition', self::at($examination, 'assessment.clearance.nearest'));
+        $examination = $this->call('PATCH', $address, ['conditions' => ['in-full-bloom' => true]]);
+        self::assertSame('cleared', self::at($examination, 'assessment.clearance.answer'));
+        self::assertSame('2027-06-24', self::at($examination, 'assessment.clearance.until'));
+
+        self::assertProblem(409, 'Sign the examination first.', $this->call('POST', $address.'/harvests', ['amount' => 12, 'unit' => 'heads']));
+        $examination = $this->call('POST', $address.'/sign');
+        self::assertTrue(self::at($examination, 'signed'));
+        self::assertSame('cleared', self::at($examination, 'decisions.0.answer'));
+
+        $examination = $this->call('POST', $address.'/harvests', ['amount' => 12, 'unit' => 'heads', 'ripeness' => 'open', 'shareLeft' => 80, 'note' => 'midday']);
+        self::assertResponseStatusCodeSame(200);
+        self::assertSame('12 heads', self::at($examination, 'harvests.0.amount'));
+        $page = $this->call('GET', '/api/flora/taxa/sambucus-nigra');
+        self::assertSame('midday', self::at($page, 'harvests.0.note'));
+    }
+
+    public function testASignedExaminationCannotBeChanged(): void
+    {
+        $this->signIn('marta');
+        $address = $this->begin('M-01');
+        self::assertProblem(409, 'nothing to sign', $this->call('POST', $address.'/sign'));
+        $this->score($address, ['leaf.kind' => ['pinnate', 1]]);
+        $this->call('POST', $address.'/sign');
+        self::assertProblem(409, 'is signed', $this->call('POST', $address.'/scores', ['character' => 'leaf.margin', 'states' => ['smooth']]));
+        self::assertProblem(409, 'is signed', $this->call('PATCH', $address, ['date' => '2027-06-15']));
+    }
+
+    public function testALearnerCannotClear(): void
+    {
+        $this->signIn('ida');
+        $address = $this->begin('M-01', self::ELDER_FLOWER);
+        $this->score($address, Starter::ELDER);
+        $this->call('PATCH', $address, ['conditions' => ['in-full-bloom' => true]]);
+        $examination = $this->call('POST', $address.'/sign');
+        self::assertSame('withheld', self::at($examination, 'assessment.clearance.answer'));
+        self::assertSame('A learner’s examination never clears.', self::at($examination, 'assessment.clearance.because'));
+        self::assertProblem(409, 'The gate is not open', $this->call('POST', $address.'/harvests', ['amount' => 1, 'unit' => 'heads']));
+        self::assertSame(0, $this->stored(HarvestRecord::class, ['note' => 'learner']));
+    }
+
+    public function testADeadlyLookAlikeWantsASecondExaminerWhoHasNotSeenTheScores(): void
+    {
+        $this->signIn('marta');
+        $this->call('PUT', '/api/demo/day', ['day' => '2027-06-12']);
+        $claim = ['claimTaxon' => 'abies-alba', 'claimPart' => 'young-shoot', 'date' => '2027-06-12'];
+        $first = $this->begin('L-02', $claim);
+        $this->score($first, Starter::FIR);
+        $this->call('PATCH', $first, ['conditions' => ['soft-and-light' => true, 'sprayed' => false]]);
+        $this->call('POST', $first.'/sign');
+
+        $this->signIn('jonas');
+        $waiting = array_filter((array) self::at($this->call('GET', '/api/today'), 'waiting'), static fn ($e): bool => \is_array($e) && 'L-02' === $e['tag']);
+        self::assertCount(1, $waiting);
+        $second = $this->begin('L-02', ['secondOf' => basename($first), 'date' => '2027-06-12']);
+        self::assertProblem(403, 'the first scores stay covered', $this->call('GET', $first));
+        self::assertSame([], $this->call('GET', '/api/specimens/'.$this->tree('L-02').'/examinations'));
+        $examination = $this->call('GET', $second);
+        self::assertTrue(self::at($examination, 'namesCovered'));
+        self::assertSame('abies-alba', self::at($examination, 'claimTaxon'));
+        $this->score($second, Starter::FIR);
+        $this->call('POST', $second.'/sign');
+
+        $examination = $this->call('GET', $first);
+        self::assertSame('cleared', self::at($examination, 'assessment.clearance.answer'), (string) json_encode(self::at($examination, 'assessment.clearance.because')));
+    }
+
+    public function testWhoHasReadTheFirstScoresIsNoIndependentSecond(): void
+    {
+        $this->signIn('marta');
+        $this->call('PUT', '/api/demo/day', ['day' => '2027-06-12']);
+        $first = $this->begin('L-02', ['claimTaxon' => 'abies-alba', 'claimPart' => 'young-shoot', 'date' => '2027-06-12']);
+        $this->score($first, Starter::FIR);
+        $this->call('PATCH', $first, ['conditions' => ['soft-and-light' => true, 'sprayed' => false]]);
+        $this->call('POST', $first.'/sign');
+        $this->signIn('jonas');
+        $this->call('GET', $first);
+        $second = $this->begin('L-02', ['secondOf' => basename($first), 'date' => '2027-06-12']);
+        $this->score($second, Starter::FIR);
+        $this->call('POST', $second.'/sign');
+        self::assertSame('The second examiner had seen the first scores.', self::at($this->call('GET', $first), 'assessment.clearance.because'));
+    }
+
+    public function testAScoreIsTakenBackAndCountedAgainAndStaysOnRecord(): void
+    {
+        $this->signIn('marta');
+        $address = $this->begin('M-01');
+        $examination = $this->score($address, ['leaf.kind' => ['needle', 1]]);
+        $score = self::at($examination, 'scores.0.id');
+        self::assertIsString($score);
+        $examination = $this->call('DELETE', $address.'/scores/'.$score);
+        self::assertTrue(self::at($examination, 'scores.0.takenBack'));
+        self::assertSame('too-early', self::at($examination, 'assessment.conclusion'));
+        $examination = $this->call('POST', $address.'/scores/'.$score.'/restore');
+        self::assertFalse(self::at($examination, 'scores.0.takenBack'));
+        self::assertCount(1, (array) self::at($examination, 'scores'));
+    }
+
+    public function testNumbersMayBeGivenInInches(): void
+    {
+        $this->signIn('marta');
+        $examination = $this->call('POST', $this->begin('M-01').'/scores', ['character' => 'leaf.length', 'numbers' => [3, 4.5], 'unit' => 'in']);
+        self::assertSame([7.62, 11.43], self::at($examination, 'scores.0.numbers'));
+        self::assertSame(2, self::at($examination, 'scores.0.samples'));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function badScores(): iterable
+    {
+        yield 'an unknown character' => [['character' => 'leaf.colour', 'states' => ['green']], 'No character "leaf.colour" in this flora'];
+        yield 'an unknown state' => [['character' => 'leaf.kind', 'states' => ['feather']], 'No state of leaf.kind "feather"'];
+        yield 'nothing chosen' => [['character' => 'leaf.kind'], 'Choose at least one state'];
+        yield 'numbers for states' => [['character' => 'leaf.kind', 'numbers' => [3]], '"leaf.kind" takes states'];
+        yield 'a unit for a count' => [['character' => 'leaf.leaflet-count', 'numbers' => [5], 'unit' => 'cm'], 'This is counted'];
+        yield 'an unknown certainty' => [['character' => 'leaf.kind', 'states' => ['pinnate'], 'certainty' => 'certain'], 'certainty'];
+        yield 'too many samples' => [['character' => 'leaf.kind', 'states' => ['pinnate'], 'samples' => 999], 'samples'];
+        yield 'no character' => [['states' => ['pinnate']], 'character'];
+    }
+
+    /** @param array<string, mixed> $body */
+    #[DataProvider('badScores')]
+    public function testABadScoreIsRefusedWithAReasonAndNothingIsStored(array $body, string $reason): void
+    {
+        $this->signIn('marta');
+        $address = $this->begin('M-01');
+        $before = $this->stored(ScoreRecord::class);
+        self::assertProblem(422, $reason, $this->call('POST', $address.'/scores', $body));
+        self::assertSame($before, $this->stored(ScoreRecord::class));
+    }
+
+    public function testOnlyItsExaminerWritesAndOthersReadOnlyWhatIsSigned(): void
+    {
+        $this->signIn('marta');
+        $address = $this->begin('M-01');
+        $this->signIn('jonas');
+        self::assertProblem(403, 'Only Marta Ellinger', $this->call('POST', $address.'/scores', ['character' => 'leaf.kind', 'states' => ['simple']]));
+        self::assertProblem(403, 'once it is signed', $this->call('GET', $address));
+        self::assertProblem(404, 'no such examination', $this->call('GET', '/api/examinations/none'));
+    }
+
+    public function testAQuotaThatIsUsedUpShutsTheGate(): void
+    {
+        $this->signIn('marta');
+        $address = $this->begin('M-01', self::ELDER_FLOWER);
+        $this->score($address, Starter::ELDER);
+        $this->call('PATCH', $address, ['conditions' => ['in-full-bloom' => true]]);
+        $this->call('POST', $address.'/sign');
+        for ($taking = 0; $taking < 5; ++$taking) { // the demo has taken once, and may six times
+            $this->call('POST', $address.'/harvests', ['amount' => 1, 'unit' => 'heads']);
+            self::assertResponseStatusCodeSame(200);
+        }
+        self::assertProblem(409, 'The quota of this place is used up: 6 of 6 this year.', $this->call('POST', $address.'/harvests', ['amount' => 1, 'unit' => 'heads']));
+    }
+
+    /**
+     * @param class-string          $entity
+     * @param array<string, string> $where
+     */
+    private function stored(string $entity, array $where = []): int
+    {
+        return self::getContainer()->get(EntityManagerInterface::class)->getRepository($entity)->count($where);
+    }
+}

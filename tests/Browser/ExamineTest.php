@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** The main job, done as people do it: by pointer, by key, by thumb. */
+final class ExamineTest extends BrowserTestCase
+{
+    private const ELDER = [
+        'twig' => ['leaf.arrangement' => ['opposite', 2], 'twig.woodiness' => ['woody', 1], 'twig.pith' => ['white-wide', 1]],
+        'leaf' => ['leaf.kind' => ['pinnate', 1], 'leaf.leaflet-count' => '5 7', 'leaf.stipules' => ['none', 2]],
+        'flower' => ['flower.head' => ['flat', 2], 'flower.anthers' => ['yellow', 2]],
+    ];
+    private const STATION = ['twig' => 'Branch', 'leaf' => 'Leaves', 'flower' => 'Flowers', 'scent' => 'Smell', 'bud' => 'Buds'];
+
+    public function testAnElderInJuneOpensTheGateWithTheLastRequiredFeatureAndItsFlowersAreLogged(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $this->begin('M-01', 'black elder, flowers');
+        $this->press('Nine points');
+        $this->click(WebDriverBy::xpath('//fieldset[contains(., "flowers of the head open")]//button[normalize-space(.)="Yes"]'));
+        $this->press('Close');
+        $last = ['flower.anthers' => ['yellow', 2]];
+        foreach (self::ELDER as $organ => $scores) {
+            $this->scoreAll($organ, array_diff_key($scores, $last));
+        }
+        $this->seeGate('withheld');
+        self::assertStringContainsString('7 of 8 required features', $this->see(WebDriverBy::cssSelector('section [data-gate]'))->getText());
+        $this->scoreAll('flower', $last);
+        $this->seeGate('cleared');
+
+        $this->press('Sign');
+        $this->press('Sign as it stands');
+        $this->press('Log a harvest');
+        $this->see(WebDriverBy::name('amount'))->sendKeys('18');
+        $this->click(WebDriverBy::xpath('//select[@name="unit"]/option[@value="heads"]'));
+        $this->see(WebDriverBy::name('note'))->sendKeys('from the browser test');
+        $this->press('Put it in the log');
+        $this->press('To the species page');
+        $this->waitForText(WebDriverBy::cssSelector('section[aria-label="Harvests"]'), 'from the browser test');
+        $this->waitForText(WebDriverBy::cssSelector('section[aria-label="Harvests"]'), '18 heads');
+        self::assertSame([], $this->consoleErrors());
+    }
+
+    public function testAYewHopedToBeSilverFirIsBarredWithTheReason(): void
+    {
+        $this->signIn('Jonas Brandauer');
+        $this->begin('L-03', 'silver fir, young shoots');
+        $this->scoreAll('leaf', ['leaf.kind' => ['needle', 2], 'leaf.bands' => ['pale-green', 4], 'leaf.needle-tip' => ['soft-point', 3]]);
+        $this->scoreAll('twig', ['twig.needle-scar' => ['running-down', 3]]);
+        $this->seeGate('barred');
+        $gate = $this->see(WebDriverBy::cssSelector('section [data-gate="barred"]'))->getText();
+        self::assertStringContainsString('Yew fits what was seen better than silver fir. It is deadly.', $gate);
+        self::assertNotEmpty($this->browser->findElements(WebDriverBy::cssSelector('[data-danger="taxus-baccata"]')));
+    }
+
+    public function testALearnerCannotClearAndAReloadInMidExaminationLosesNothing(): void
+    {
+        $this->signIn('Tobias Rauth');
+        $this->begin('M-01', 'black elder, flowers');
+        $this->scoreAll('leaf', ['leaf.kind' => ['pinnate', 3]]);
+        $this->browser->navigate()->refresh();
+        $this->waitForText(WebDriverBy::cssSelector('section [data-gate]'), '1 of 8 required features');
+        $this->station('leaf');
+        self::assertStringContainsString('feathered', $this->see(WebDriverBy::cssSelector('[data-character="leaf.kind"]'))->getText());
+        foreach (self::ELDER as $organ => $scores) {
+            $this->scoreAll($organ, array_diff_key($scores, ['leaf.kind' => 1]));
+        }
+        $this->press('Nine points');
+        $this->click(WebDriverBy::xpath('//fieldset[contains(., "flowers of the head open")]//button[normalize-space(.)="Yes"]'));
+        $this->waitForText(WebDriverBy::cssSelector('[data-point="people"]'), 'A learner’s examination never clears.');
+        self::assertSame('met', $this->see(WebDriverBy::cssSelector('[data-point="required-features"]'))->getAttribute('data-status'));
+        $this->press('Close');
+        $this->seeGate('withheld');
+        $this->press('Sign');
+        $this->press('Sign as it stands');
+        $this->waitForText(WebDriverBy::cssSelector('section[aria-label="On record"]'), 'withheld');
+        self::assertEmpty($this->browser->findElements(WebDriverBy::xpath('//button[contains(., "Log a harvest")]')));
+    }
+
+    public function testByKeyboardAlone(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $this->begin('M-01', 'black elder, flowers');
+        $body = $this->see(WebDriverBy::cssSelector('body'));
+        $body->sendKeys('1+');
+        $body->sendKeys(WebDriverKeys::ENTER);
+        $this->waitForText(WebDriverBy::cssSelector('[data-character="leaf.arrangement"]'), 'opposite');
+        $body->sendKeys('j');
+        $body->sendKeys('k');
+        $body->sendKeys('1');
+        $body->sendKeys('l');
+        $body->sendKeys(WebDriverKeys::ENTER);
+        $this->waitForText(WebDriverBy::cssSelector('[data-character="twig.woodiness"]'), '(likely)');
+        $body->sendKeys('z');
+        $this->waitForText(WebDriverBy::cssSelector('[role="status"].fixed'), 'Taken back');
+        $body->sendKeys('?');
+        $this->waitForText(WebDriverBy::cssSelector('[role="dialog"]'), 'Keys at the table');
+    }
+
+    public function testByThumbOnASmallScreen(): void
+    {
+        $this->resize(390, 844);
+        $this->signIn('Marta Ellinger');
+        $this->begin('M-01', 'black elder, flowers');
+        self::assertSame(390, $this->browser->executeScript('return Math.max(innerWidth, document.documentElement.scrollWidth)'), 'Nothing sticks out.');
+        $this->scoreAll('leaf', ['leaf.kind' => ['pinnate', 1]]);
+        $this->waitForText(WebDriverBy::cssSelector('[data-gate="withheld"]'), '1 of 8 required features');
+        $this->press('Dangers');
+        $this->waitForText(WebDriverBy::cssSelector('[data-danger="sambucus-ebulus"]'), 'woody or herb');
+        self::assertSame([], $this->axe());
+        $this->press('Gate');
+        $this->click(WebDriverBy::xpath('//fieldset[contains(., "flowers of the head open")]//button[normalize-space(.)="Yes"]'));
+        $this->waitForText(WebDriverBy::cssSelector('[data-point="part-and-condition"]'), 'its condition is confirmed');
+        $small = $this->browser->executeScript('return [...document.querySelectorAll("button, a[href]")].filter(e => e.checkVisibility() && e.getBoundingClientRect().height > 1 && e.getBoundingClientRect().height < 43.5).map(e => e.outerHTML.slice(0, 120))');
+        self::assertSame([], $small, 'Targets are 44 px high.');
+    }
+
+    private function begin(string $tag, string $part): void
+    {
+        $this->browser->get(Servers::app().'/examine');
+        $this->click(WebDriverBy::xpath('//label[contains(., "'.$tag.'")]'));
+        $this->press('just looking');
+        $this->press($part);
+        $this->press('Begin');
+        $this->see(WebDriverBy::cssSelector('[data-pane="look"]'));
+    }
+
+    private function station(string $organ): void
+    {
+        $this->click(WebDriverBy::xpath('//nav[@aria-label="Stations"]//button[contains(., "'.self::STATION[$organ].'")]'));
+    }
+
+    /** @param array<string, array{string, int}|string> $scores */
+    private function scoreAll(string $organ, array $scores): void
+    {
+        $this->station($organ);
+        foreach ($scores as $character => $score) {
+            $question = '[data-character="'.$character.'"]';
+            if ('true' !== $this->see(WebDriverBy::cssSelector($question.' h3 button'))->getAttribute('aria-expanded')) {
+                $this->click(WebDriverBy::cssSelector($question.' h3 button'));
+            }
+            if (\is_string($score)) {
+                $this->see(WebDriverBy::cssSelector($question.' input'))->sendKeys($score);
+            } else {
+                $this->click(WebDriverBy::cssSelector($question.' [data-state-id="'.$score[0].'"]'));
+                for ($n = 1; $n < $score[1]; ++$n) {
+                    $this->click(WebDriverBy::cssSelector($question.' [aria-label="one more"]'));
+                }
+            }
+            $this->click(WebDriverBy::xpath('//*[@data-character="'.$character.'"]//button[normalize-space(.)="Record"]'));
+            $this->browser->wait(10)->until(fn (): bool => \is_array($this->browser->executeScript('return (document.querySelector("[role=status].fixed")?.textContent ?? "").startsWith("Recorded") ? [1] : null')));
+            $this->click(WebDriverBy::cssSelector('[aria-label="Dismiss"]'));
+            $this->station($organ);
+        }
+    }
+
+    private function seeGate(string $state): void
+    {
+        $this->see(WebDriverBy::cssSelector('section [data-gate="'.$state.'"]'));
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Each main view, by day and at dusk: it comes up, nothing complains, and axe finds nothing serious. */
+final class ViewsTest extends BrowserTestCase
+{
+    public function testTheDoor(): void
+    {
+        $this->browser->get(Servers::app().'/');
+        $this->waitForText(WebDriverBy::cssSelector('main'), 'Look before you name');
+        self::assertSame([], $this->axe());
+        $this->see(WebDriverBy::cssSelector('input[type=email]'))->sendKeys('nobody@orlebach.example');
+        $this->see(WebDriverBy::cssSelector('input[type=password]'))->sendKeys('wrong');
+        $this->click(WebDriverBy::xpath('//form//button[normalize-space(.)="Sign in"]'));
+        $this->waitForText(WebDriverBy::cssSelector('[role=alert]'), 'Invalid credentials');
+    }
+
+    /** @return iterable<string, array{string, string, string}> */
+    public static function views(): iterable
+    {
+        foreach (['day', 'dusk'] as $light) {
+            yield "Today by $light" => ['/', 'Signed lately', $light];
+            yield "Begin by $light" => ['/examine', 'Which tree?', $light];
+            yield "Species by $light" => ['/species', 'Central European hill country', $light];
+            yield "A species by $light" => ['/species/taxus-baccata', 'What harms', $light];
+        }
+    }
+
+    #[DataProvider('views')]
+    public function testEveryViewIsReadableByAll(string $path, string $text, string $light): void
+    {
+        $this->signIn('Ida Lenz');
+        $this->browser->executeScript('localStorage.setItem("theme", arguments[0])', [$light]);
+        $this->browser->get(Servers::app().$path);
+        $this->waitForText(WebDriverBy::cssSelector('main'), $text);
+        self::assertSame([], $this->axe());
+        self::assertSame([], $this->consoleErrors());
+    }
+
+    public function testAnExaminationInEveryStateOfTheGate(): void
+    {
+        $this->signIn('Marta Ellinger');
+        foreach (['M-01' => 'cleared', 'M-05' => 'barred', 'L-01' => 'withheld'] as $tag => $state) {
+            $address = $this->browser->executeAsyncScript('const done = arguments[1]; fetch("/api/today").then(r => r.json()).then(t => done(t.recent.find(e => e.tag === arguments[0][0] && e.answer === arguments[0][1]).id))', [[$tag, $state]]);
+            self::assertIsString($address);
+            $this->browser->get(Servers::app().'/examine/'.$address);
+            $this->see(WebDriverBy::cssSelector('section [data-gate="'.$state.'"]'));
+            self::assertSame([], $this->axe(), $state);
+        }
+        self::assertSame([], $this->consoleErrors());
+    }
+
+    public function testAnAddressThatLeadsNowhereSaysSo(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $this->browser->get(Servers::app().'/species/quercus-robur');
+        $this->waitForText(WebDriverBy::cssSelector('[role=alert]'), 'No taxon "quercus-robur" in this flora');
+    }
+}
