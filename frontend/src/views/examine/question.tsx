@@ -143,7 +143,7 @@ function Scoring(p: Props) {
                       {on ? "✓" : i + 1}
                     </span>
                   </span>
-                  <strong className="mt-1 leading-tight">{state.label}</strong>
+                  <strong className="mt-1 leading-tight">{state.absence ? `looked: ${state.label}` : state.label}</strong>
                   <span className="text-xs leading-snug text-faded">{state.definition}</span>
                 </button>
               );

@@ -1,0 +1,50 @@
+import { describe, expect, it } from "vitest";
+import type { Character } from "../../api/client";
+import { EMPTY, isComplete, parseNumbers, shownNumber, shownUnit, toScore } from "./draft";
+
+const length: Character = {
+  id: "leaf.length",
+  organ: "leaf",
+  kind: "number",
+  label: "length",
+  question: "",
+  hint: "",
+  states: [],
+  unit: "cm",
+  phenophases: [],
+  reach: "hand",
+  instrument: "rule",
+  effort: 2,
+  appliesTo: null,
+  appliesStates: [],
+};
+const kind: Character = {
+  ...length,
+  id: "leaf.kind",
+  kind: "states",
+  unit: "",
+  states: [{ id: "simple", label: "simple", definition: "", drawing: "", absence: false }],
+};
+
+describe("a draft", () => {
+  it("reads numbers as people type them", () => {
+    expect(parseNumbers("5 7  7")).toEqual([5, 7, 7]);
+    expect(parseNumbers("5, 7; 7.5")).toEqual([5, 7, 7.5]);
+    for (const wrong of ["", "five", "5 x", "-3", "1e3"]) expect(parseNumbers(wrong)).toBeNull();
+  });
+  it("can be recorded only when something was chosen", () => {
+    expect(isComplete(kind, EMPTY)).toBe(false);
+    expect(isComplete(kind, { ...EMPTY, states: ["simple"] })).toBe(true);
+    expect(isComplete(length, { ...EMPTY, numbers: "abc" })).toBe(false);
+  });
+  it("goes to the server in the unit it was read in", () => {
+    expect(shownUnit(length, "imperial")).toBe("in");
+    expect(toScore(length, { ...EMPTY, numbers: "3 4" }, "imperial")).toMatchObject({ numbers: [3, 4], unit: "in", states: [] });
+    expect(toScore(kind, { ...EMPTY, states: ["simple"], samples: 3 }, "metric")).toMatchObject({ states: ["simple"], samples: 3, unit: null });
+  });
+  it("shows stored numbers in the reader's unit", () => {
+    expect(shownNumber(7.62, length, "imperial")).toBe("3");
+    expect(shownNumber(7.62, length, "metric")).toBe("7.62");
+    expect(shownNumber(30.48, { ...length, unit: "m" }, "imperial")).toBe("100");
+  });
+});

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+// Takes the pictures of docs/screenshots anew, from the demo data:  php tests/Support/take-screenshots.php
+
+use App\Tests\Browser\Servers;
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+
+require dirname(__DIR__, 2).'/vendor/autoload.php';
+
+$options = new ChromeOptions();
+$options->addArguments(['--headless=new', '--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars', '--force-device-scale-factor=1', '--lang=en-GB']);
+$capabilities = DesiredCapabilities::chrome();
+$capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+$browser = RemoteWebDriver::create(Servers::driver(), $capabilities, 20_000, 60_000);
+$size = static fn (int $width, int $height) => (new ChromeDevToolsDriver($browser))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 600]);
+$js = static fn (string $script, mixed ...$arguments): mixed => $browser->executeScript($script, $arguments);
+$go = static function (string $path) use ($browser): void {
+    $browser->get(Servers::app().$path);
+    usleep(1_500_000);
+};
+$press = static function (string $words) use ($js): void {
+    $js('[...document.querySelectorAll("button, label")].find(e => e.checkVisibility() && (e.textContent.includes(arguments[0]) || e.ariaLabel === arguments[0])).click()', $words);
+    usleep(600_000);
+};
+$shot = static function (string $name) use ($browser): void {
+    usleep(500_000);
+    $browser->takeScreenshot(dirname(__DIR__, 2).'/docs/screenshots/'.$name.'.png');
+};
+$examination = static fn (string $tag, string $answer): mixed => $js('return fetch("/api/specimens").then(r => r.json()).then(t => t.find(e => e.tag === arguments[0]).id).then(i => fetch(`/api/specimens/${i}/examinations`)).then(r => r.json()).then(l => l.find(e => e.answer === arguments[1]).id)', $tag, $answer);
+$record = static function (string $character, string $state, int $samples) use ($js): void {
+    $js('const q = document.querySelector(`[data-character="${arguments[0]}"]`); const h = q.querySelector("h3 button"); if (h.ariaExpanded === "false") h.click();', $character);
+    usleep(300_000);
+    $js('document.querySelector(`[data-character="${arguments[0]}"] [data-state-id="${arguments[1]}"]`).click()', $character, $state);
+    for ($n = 1; $n < $samples; ++$n) {
+        $js('document.querySelector(`[data-character="${arguments[0]}"] [aria-label="one more"]`).click()', $character);
+        usleep(60_000);
+    }
+    $js('[...document.querySelectorAll(`[data-character="${arguments[0]}"] button`)].find(b => b.textContent === "Record").click()', $character);
+    usleep(900_000);
+    $js('document.querySelector(`[aria-label="Dismiss"]`)?.click()');
+};
+
+try {
+    $size(1280, 800);
+    $go('/');
+    $shot('sign-in');
+    $press('Marta Ellinger');
+    usleep(1_500_000);
+    $shot('today');
+    $go('/species');
+    $shot('species-index');
+    $go('/species/sambucus-nigra');
+    $shot('species');
+    $go('/examine/'.$examination('M-01', 'cleared'));
+    $shot('examine-cleared');
+    $go('/examine/'.$examination('L-03', 'barred'));
+    $shot('examine-barred');
+    $go('/examine');
+    $press('M-01');
+    $shot('begin');
+    $press('just looking');
+    $press('black elder, flowers');
+    $press('Begin');
+    usleep(1_200_000);
+    $record('leaf.arrangement', 'opposite', 3);
+    $record('twig.woodiness', 'woody', 2);
+    $press('Leaves');
+    $shot('examine-withheld');
+    $press('Nine points');
+    $shot('nine-points');
+    $press('Close');
+    $size(390, 844);
+    $press('Leaves');
+    $shot('examine-small');
+    $press('Dangers');
+    $shot('dangers-small');
+} finally {
+    $browser->quit();
+    Servers::stop();
+}
