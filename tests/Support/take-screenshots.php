@@ -31,7 +31,11 @@ $shot = static function (string $name) use ($browser): void {
     usleep(500_000);
     $browser->takeScreenshot(dirname(__DIR__, 2).'/docs/screenshots/'.$name.'.png');
 };
-$examination = static fn (string $tag, string $answer): mixed => $js('return fetch("/api/specimens").then(r => r.json()).then(t => t.find(e => e.tag === arguments[0]).id).then(i => fetch(`/api/specimens/${i}/examinations`)).then(r => r.json()).then(l => l.find(e => e.answer === arguments[1]).id)', $tag, $answer);
+$examination = static function (string $tag, string $answer) use ($js): string {
+    $id = $js('return fetch("/api/specimens").then(r => r.json()).then(t => t.find(e => e.tag === arguments[0]).id).then(i => fetch(`/api/specimens/${i}/examinations`)).then(r => r.json()).then(l => l.find(e => e.answer === arguments[1]).id)', $tag, $answer);
+
+    return is_string($id) ? $id : throw new RuntimeException('No such examination in the demo.');
+};
 $record = static function (string $character, string $state, int $samples) use ($js): void {
     $js('const q = document.querySelector(`[data-character="${arguments[0]}"]`); const h = q.querySelector("h3 button"); if (h.ariaExpanded === "false") h.click();', $character);
     usleep(300_000);
