@@ -6,12 +6,14 @@ namespace Hylognosis\Assessment;
 
 use Hylognosis\Clearance\Dossier;
 use Hylognosis\Clearance\Gate;
+use Hylognosis\Clearance\NoContradiction;
 use Hylognosis\Clearance\RequiredFeatures;
 use Hylognosis\Clearance\SecondLook;
 use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\LifeStage;
 use Hylognosis\Identification\Aim;
 use Hylognosis\Identification\CompiledFlora;
+use Hylognosis\Identification\Contrast;
 use Hylognosis\Identification\Danger;
 use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Identifier;
@@ -40,19 +42,20 @@ final readonly class Assessor
             $dangers = Dossier::dangersBut($identification, null);
             $expected = $identification->leader()->taxon;
 
-            return new Assessment($identification, $this->reports($identification, $dangers, $expected, $outlook), null, $this->nextLook->suggest($identification, $outlook, null));
+            return new Assessment($identification, $this->reports($identification, $dangers, $expected, Contrast::of($identification->compiled, $expected), $outlook), null, $this->nextLook->suggest($identification, $outlook, null));
         }
         $dossier = new Dossier(
             $inquiry->claim, $identification, $phenology, $inquiry->terms, $inquiry->decidedOn,
             null === $inquiry->second ? null : new SecondLook($this->identify($compiled, $inquiry->second), $inquiry->secondBlind),
         );
-        $aim = new Aim($inquiry->claim->taxon, (new RequiredFeatures())->open($dossier), $dossier->openDangers());
+        $contrast = Contrast::of($identification->compiled, $inquiry->claim->taxon->id);
+        $aim = new Aim($inquiry->claim->taxon, (new RequiredFeatures())->open($dossier), $dossier->openDangers(), (new NoContradiction())->broken($dossier));
 
         return new Assessment(
             $identification,
-            $this->reports($identification, $dossier->dangers, $inquiry->claim->taxon->id, $outlook),
+            $this->reports($identification, $dossier->dangers, $inquiry->claim->taxon->id, $contrast, $outlook),
             $this->gate->decide($dossier),
-            $this->nextLook->suggest($identification, $outlook, $aim),
+            $this->nextLook->suggest($identification, $outlook, $aim, contrast: $contrast),
         );
     }
 
@@ -67,12 +70,13 @@ final readonly class Assessor
      *
      * @return list<DangerReport>
      */
-    private function reports(Identification $identification, array $dangers, string $expected, Outlook $outlook): array
+    private function reports(Identification $identification, array $dangers, string $expected, Contrast $contrast, Outlook $outlook): array
     {
-        return array_map(fn (Danger $danger): DangerReport => new DangerReport(
-            $danger,
-            $identification->posteriorOf($danger->taxon->id),
-            $danger->isExcluded() || $danger->taxon->id === $expected ? null : $this->nextLook->thatWouldExclude($identification, $danger, $expected, $outlook)?->character,
+        $open = array_values(array_filter($dangers, static fn (Danger $danger): bool => !$danger->isExcluded() && $danger->taxon->id !== $expected));
+        $looks = $this->nextLook->thatWouldExclude($identification, $open, $contrast, $outlook);
+
+        return array_map(static fn (Danger $danger): DangerReport => new DangerReport(
+            $danger, $identification->posteriorOf($danger->taxon->id), $looks[$danger->taxon->id] ?? null,
         ), $dangers);
     }
 }

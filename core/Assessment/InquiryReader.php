@@ -13,6 +13,7 @@ use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\ExaminerRole;
 use Hylognosis\Examination\LifeStage;
 use Hylognosis\Examination\Observation;
+use Hylognosis\Examination\Position;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\FloraReader;
@@ -51,7 +52,7 @@ final readonly class InquiryReader
     {
         $observations = $couldNotLook = [];
         foreach ($node->child('observations')->items() as $item) {
-            $item->onlyKnows(['character', 'states', 'numbers', 'certainty', 'samples', 'where', 'looked']);
+            $item->onlyKnows(['character', 'states', 'numbers', 'certainty', 'samples', 'where', 'position', 'unit', 'looked']);
             try {
                 if ($item->flag('looked', true)) {
                     $observations[] = $this->observation($flora, $item);
@@ -74,16 +75,18 @@ final readonly class InquiryReader
     {
         $character = $flora->character($item->text('character'));
         $certainty = $item->has('certainty') ? $item->word('certainty', Certainty::class) : Certainty::Sure;
+        $position = $item->has('position') ? $item->word('position', Position::class) : null;
         $where = $item->has('where') ? $item->word('where', Whereabouts::class) : Whereabouts::Tree;
         if ($item->has('numbers')) {
-            $numbers = array_map(static fn (Node $number): float => $number->asNumber(0, 10_000), $item->child('numbers')->items());
+            $unit = $item->has('unit') ? $item->text('unit') : null;
+            $numbers = array_map(static fn (Node $number): float => $character->inOwnUnit($number->asNumber(0, 10_000), $unit), $item->child('numbers')->items());
 
-            return [] !== $numbers ? Observation::ofNumbers($character, $numbers, $certainty, $where) : throw DocumentError::at($item->path.'.numbers', 'must hold at least one number.');
+            return [] !== $numbers ? Observation::ofNumbers($character, $numbers, $certainty, $where, $position) : throw DocumentError::at($item->path.'.numbers', 'must hold at least one number.');
         }
         $states = $item->texts('states');
 
         return [] !== $states
-            ? Observation::ofStates($character, $states, $certainty, $item->has('samples') ? $item->integer('samples', 1, 200) : 1, $where)
+            ? Observation::ofStates($character, $states, $certainty, $item->has('samples') ? $item->integer('samples', 1, 200) : 1, $where, $position)
             : throw DocumentError::at($item->path.'.states', 'must hold at least one state, or give numbers instead.');
     }
 

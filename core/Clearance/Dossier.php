@@ -72,7 +72,8 @@ final readonly class Dossier
         $compiled = $identification->compiled;
         $dangers = [];
         foreach ($compiled->flora->dangerous() as $id => $taxon) {
-            if ($id === $claim?->taxon->id) {
+            // A hybrid shows all that its parents show: for a parent it is no look-alike to exclude, but point 4 keeps it out.
+            if ($id === $claim?->taxon->id || \in_array($claim?->taxon->id, $taxon->parents, true)) {
                 continue;
             }
             $lookAlike = $claim?->part->lookAlike($id);

@@ -47,6 +47,24 @@ final readonly class Gate
             : new Clearance(Answer::Withheld, $nearest->because, $reports, null);
     }
 
+    /**
+     * Whether all points but the named ones are met and nothing bars the gate. For rehearsals, which play one examiner
+     * alone; never for a decision.
+     *
+     * @param list<string> $but ids of points
+     */
+    public function isOpenBut(Dossier $dossier, array $but): bool
+    {
+        foreach (self::points() as $point) {
+            $report = $point->judge($dossier);
+            if (!$report->isMet() && !\in_array($report->point, $but, true)) {
+                return false;
+            }
+        }
+
+        return null === $this->bar($dossier);
+    }
+
     /** Why the gate is barred; null where it is not. */
     private function bar(Dossier $dossier): ?string
     {

@@ -31,7 +31,7 @@ final readonly class PartAndCondition implements Point
                 PointStatus::Open => 'Answer the open questions with the part in view.',
                 PointStatus::Broken => 'Leave it now; come back when it holds.',
             },
-            $items,
+            $items, PointStatus::Broken === $items[0]->status ? $dossier->phenology->window($part)?->from : null,
         );
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Hylognosis\Clearance;
 
+use Hylognosis\Season\DayOfYear;
+
 /** Point 7. Permission is recorded and valid, the taxon is not protected here, and the quota is not used up. */
 final readonly class PlaceAllows implements Point
 {
@@ -21,6 +23,8 @@ final readonly class PlaceAllows implements Point
             default => [PointStatus::Met, 'Permission is recorded and valid. Local law comes first all the same.', ''],
         };
 
-        return new PointReport('place', 'Place', $status, $because, $change);
+        $usedUp = PointStatus::Broken === $status && str_starts_with($because, 'The quota');
+
+        return new PointReport('place', 'Place', $status, $because, $change, when: $usedUp ? DayOfYear::of(1) : null);
     }
 }

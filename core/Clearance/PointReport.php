@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Hylognosis\Clearance;
 
+use Hylognosis\Season\DayOfYear;
+
 /** How one point stands, why, and what would change it. */
 final readonly class PointReport
 {
@@ -12,6 +14,7 @@ final readonly class PointReport
      * @param string          $because the reason, one sentence
      * @param string          $change  what would change it; empty where it is met
      * @param list<PointItem> $items
+     * @param DayOfYear|null  $when    the first day on which it can be changed at this place; null: today, or it is not a matter of season
      */
     public function __construct(
         public string $point,
@@ -20,6 +23,7 @@ final readonly class PointReport
         public string $because,
         public string $change = '',
         public array $items = [],
+        public ?DayOfYear $when = null,
     ) {
     }
 

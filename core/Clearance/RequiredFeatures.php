@@ -25,7 +25,20 @@ final readonly class RequiredFeatures implements Point
             PointStatus::Met => '',
             PointStatus::Open => 'Score the open ones, sure, on the tree.',
             PointStatus::Broken => 'A required feature was seen to be otherwise. Look again at it; if it stays so, this is not the tree.',
-        }, $items);
+        }, $items, $this->firstDay($dossier));
+    }
+
+    /** The day by which every open feature will have been in sight once; null where all are in sight today. */
+    private function firstDay(Dossier $dossier): ?DayOfYear
+    {
+        $today = DayOfYear::on($dossier->examination()->date);
+        $wait = 0;
+        foreach ($this->open($dossier) as $feature) {
+            $next = $dossier->phenology->nextShowing($dossier->claim->taxon, $dossier->flora()->character($feature->character), $today);
+            $wait = max($wait, null === $next ? 0 : $today->until($next));
+        }
+
+        return 0 === $wait ? null : $today->plus($wait);
     }
 
     /** @return list<RequiredFeature> */
@@ -49,7 +62,7 @@ final readonly class RequiredFeatures implements Point
             return new PointItem($character->id, $character->label, PointStatus::Open, 'Two scores disagree; a further look settles it.');
         }
         foreach ($finding->decidingValues() as $value) {
-            if (!$this->accepts($feature, $value)) {
+            if (!$feature->accepts($value)) {
                 return new PointItem($character->id, $character->label, PointStatus::Broken, $wanted.' Seen otherwise.');
             }
         }
@@ -60,11 +73,6 @@ final readonly class RequiredFeatures implements Point
             $finding->isLitter() => new PointItem($character->id, $character->label, PointStatus::Open, 'Seen on the ground only; it has to be seen on the tree.'),
             default => new PointItem($character->id, $character->label, PointStatus::Open, 'Scored, but not sure. Look again.'),
         };
-    }
-
-    private function accepts(RequiredFeature $feature, string|float $value): bool
-    {
-        return \is_string($value) ? \in_array($value, $feature->states, true) : true === $feature->range?->allows($value);
     }
 
     private function wanted(Character $character, RequiredFeature $feature): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hylognosis\Examination;
 
 use Hylognosis\Flora\Character;
+use Hylognosis\Measure\SampleSummary;
 
 /**
  * All scores of one character of one specimen, taken together. Scores that cannot both be right disagree.
@@ -48,6 +49,26 @@ final readonly class Finding
     public function decidingValues(): array
     {
         return $this->disagrees ? [] : self::merged($this->deciding());
+    }
+
+    /** @return list<Reading> every value seen, with the height it was seen at */
+    public function readings(): array
+    {
+        return self::read($this->standing);
+    }
+
+    /** @return list<Reading> every value seen for sure on the tree; none while scores disagree */
+    public function decidingReadings(): array
+    {
+        return $this->disagrees ? [] : self::read($this->deciding());
+    }
+
+    /** The numbers in a few figures; none where states were scored. */
+    public function summary(): ?SampleSummary
+    {
+        $numbers = array_values(array_filter($this->values(), is_float(...)));
+
+        return [] === $numbers ? null : SampleSummary::of($numbers);
     }
 
     /** On how many twigs, leaves, fruits it was seen for sure on the tree. */
@@ -94,6 +115,28 @@ final readonly class Finding
     private function deciding(): array
     {
         return array_values(array_filter($this->standing, static fn (Observation $o): bool => $o->canDecide()));
+    }
+
+    /**
+     * @param list<Observation> $observations
+     *
+     * @return list<Reading> each state once for each height; numbers one by one
+     */
+    private static function read(array $observations): array
+    {
+        $readings = [];
+        foreach ($observations as $observation) {
+            foreach ($observation->values() as $value) {
+                $reading = new Reading($value, $observation->position);
+                if (\is_float($value)) {
+                    $readings[] = $reading;
+                } else {
+                    $readings[$reading->key()] = $reading;
+                }
+            }
+        }
+
+        return array_values($readings);
     }
 
     /**

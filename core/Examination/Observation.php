@@ -23,16 +23,18 @@ final readonly class Observation
         public Certainty $certainty,
         public int $samples,
         public Whereabouts $where,
+        public ?Position $position,
     ) {
     }
 
     /**
      * @param non-empty-list<string> $states several if the tree shows several
      *
-     * @throws \InvalidArgumentException if the character takes numbers, or no or too many samples are given
+     * @throws \InvalidArgumentException if the character takes numbers, no or too many samples are given, or a height on the
+     *                                   tree is named where it makes no difference
      * @throws UnknownEntry              if the character has no such state
      */
-    public static function ofStates(Character $character, array $states, Certainty $certainty, int $samples, Whereabouts $where): self
+    public static function ofStates(Character $character, array $states, Certainty $certainty, int $samples, Whereabouts $where, ?Position $position = null): self
     {
         if ($character->isNumeric()) {
             throw new \InvalidArgumentException(\sprintf('"%s" takes numbers, not states.', $character->id));
@@ -40,7 +42,7 @@ final readonly class Observation
         $states = array_values(array_unique(array_map(static fn (string $id): string => $character->state($id)->id, $states)));
         sort($states);
 
-        return new self($character, $states, [], $certainty, self::samples($samples), $where);
+        return new self($character, $states, [], $certainty, self::samples($samples), $where, self::position($character, $position));
     }
 
     /**
@@ -48,7 +50,7 @@ final readonly class Observation
      *
      * @throws \InvalidArgumentException if the character takes states, a number is out of range or a count is not whole
      */
-    public static function ofNumbers(Character $character, array $numbers, Certainty $certainty, Whereabouts $where): self
+    public static function ofNumbers(Character $character, array $numbers, Certainty $certainty, Whereabouts $where, ?Position $position = null): self
     {
         if (!$character->isNumeric()) {
             throw new \InvalidArgumentException(\sprintf('"%s" takes states, not numbers.', $character->id));
@@ -63,7 +65,7 @@ final readonly class Observation
         }
         sort($numbers);
 
-        return new self($character, [], $numbers, $certainty, self::samples(\count($numbers)), $where);
+        return new self($character, [], $numbers, $certainty, self::samples(\count($numbers)), $where, self::position($character, $position));
     }
 
     /** Only what was seen for sure, on the tree itself, can carry a decision. */
@@ -79,11 +81,14 @@ final readonly class Observation
     }
 
     /**
-     * Whether two scores of one character can both be right: they share a state, or, for numbers, neither lies
-     * more than half as high again as the other.
+     * Whether two scores of one character can both be right: they were seen at different heights of the tree, they
+     * share a state, or, for numbers, neither lies more than half as high again as the other.
      */
     public function agreesWith(self $other): bool
     {
+        if ($this->position !== $other->position) {
+            return true;
+        }
         if ($this->character->isNumeric()) {
             [$lows, $highs] = [$this->numbers, $other->numbers]; // both sorted, rising
             if ($lows[\count($lows) - 1] > $highs[\count($highs) - 1]) {
@@ -94,6 +99,11 @@ final readonly class Observation
         }
 
         return [] !== array_intersect($this->states, $other->states);
+    }
+
+    private static function position(Character $character, ?Position $position): ?Position
+    {
+        return null === $position || $character->changesWithPosition ? $position : throw new \InvalidArgumentException(\sprintf('"%s" is the same all over the tree; no height is asked.', $character->id));
     }
 
     private static function samples(int $samples): int

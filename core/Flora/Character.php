@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Hylognosis\Flora;
 
+use Hylognosis\Measure\Length;
+
 /** A feature one can score on a tree. */
 final readonly class Character
 {
@@ -40,6 +42,25 @@ final readonly class Character
     public function isNumeric(): bool
     {
         return CharacterKind::Number === $this->kind || CharacterKind::Count === $this->kind;
+    }
+
+    /**
+     * A number given in any unit of length, in the character's own unit.
+     *
+     * @param string|null $unit `mm`, `cm`, `m`, `in` or `ft`; null: it is in the character's own already
+     *
+     * @throws \InvalidArgumentException if the unit is unknown, or the character is counted
+     */
+    public function inOwnUnit(float $number, ?string $unit): float
+    {
+        if (null === $unit || $unit === $this->unit) {
+            return $number;
+        }
+        if ('' === $this->unit) {
+            throw new \InvalidArgumentException(\sprintf('"%s" is counted; it has no unit.', $this->id));
+        }
+
+        return round(Length::of($number, $unit)->in($this->unit), 3);
     }
 
     /** @throws UnknownEntry if the character has no such state */

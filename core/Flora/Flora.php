@@ -42,28 +42,22 @@ final readonly class Flora
         return $this->taxa[$id] ?? throw UnknownEntry::of('taxon', $id, array_keys($this->taxa));
     }
 
+    /** The same without one taxon and the hybrids it is a parent of: how it would look to somebody who has never heard of it. */
+    public function without(string $taxon): self
+    {
+        $taxa = array_filter($this->taxa, static fn (Taxon $t): bool => $t->id !== $taxon && !\in_array($taxon, $t->parents, true));
+        $groups = array_map(
+            static fn (TaxonGroup $g): TaxonGroup => new TaxonGroup($g->id, $g->name, array_values(array_filter($g->members, static fn (string $id): bool => isset($taxa[$id])))),
+            $this->groups,
+        );
+
+        return new self($this->name, $this->title, $this->edition, $this->hash, $this->reference, $this->characters, $taxa, $groups, $this->sources);
+    }
+
     /** @return array<string, Taxon> every taxon that can harm a person, by id */
     public function dangerous(): array
     {
         return array_filter($this->taxa, static fn (Taxon $taxon): bool => $taxon->severity()->isHazard());
-    }
-
-    /**
-     * Whether the flora rules this value out for the taxon: it describes the character and the value is not in
-     * it, or the character cannot apply to the taxon at all.
-     */
-    public function rulesOut(Description $description, Character $character, string|float $value): bool
-    {
-        if ($this->isInapplicable($description, $character)) {
-            return true;
-        }
-        if (\is_string($value)) {
-            $frequencies = $description->frequencies($character->id);
-
-            return null !== $frequencies && 0.0 === ($frequencies[$value] ?? 0.0);
-        }
-
-        return false === $description->range($character->id)?->allows($value);
     }
 
     /** Whether the character makes no sense on the taxon: needle bands on a tree that never has needles. */

@@ -19,7 +19,7 @@ final readonly class FloraReader
     public function read(FloraDocument $document): Flora
     {
         $root = Node::root($document->content);
-        $root->onlyKnows(['format', 'name', 'title', 'edition', 'reference', 'groups', 'characters', 'sources', 'taxa']);
+        $root->onlyKnows(['format', 'name', 'title', 'edition', 'reference', 'groups', 'hybrids', 'characters', 'sources', 'taxa']);
         if (FloraDocument::FORMAT !== $root->text('format')) {
             throw DocumentError::at('format', \sprintf('must be "%s".', FloraDocument::FORMAT));
         }
@@ -36,6 +36,9 @@ final readonly class FloraReader
         $taxa = self::byId($root->children('taxa'), (new TaxonReader($characters, $sources))->read(...));
         if (\count($taxa) < 2) {
             throw DocumentError::at('taxa', 'a flora needs at least two.');
+        }
+        foreach (self::byId($root->children('hybrids'), static fn (Node $node): Taxon => Hybrid::read($node, $taxa)) as $id => $hybrid) {
+            $taxa[$id] = isset($taxa[$id]) ? throw DocumentError::at('hybrids', \sprintf('"%s" stands twice.', $id)) : $hybrid;
         }
         $groups = self::byId($root->children('groups'), static fn (Node $node): TaxonGroup => new TaxonGroup($node->text('id'), $node->text('name'), $node->texts('members')));
         self::checkReferences($taxa, $groups);

@@ -19,4 +19,10 @@ final readonly class RequiredFeature
         public int $samples,
     ) {
     }
+
+    /** @param string|float $value a state id, or a number in the character's unit */
+    public function accepts(string|float $value): bool
+    {
+        return \is_string($value) ? \in_array($value, $this->states, true) : true === $this->range?->allows($value);
+    }
 }

@@ -11,6 +11,8 @@ final readonly class Taxon
      * @param list<string>                    $synonyms
      * @param list<string>                    $commonNames   the first is the one shown
      * @param array<string, Description>      $stages        what differs, by life stage
+     * @param array<string, Description>      $positions     what differs, by height on the tree
+     * @param list<string>                    $parents       of a hybrid, two taxon ids; none otherwise
      * @param list<Hazard>                    $hazards
      * @param array<string, Part>             $parts         by id
      * @param list<SourceReference>           $sources       of description and calendar
@@ -30,7 +32,14 @@ final readonly class Taxon
         public array $hazards,
         public array $parts,
         public array $sources,
+        public array $positions = [],
+        public array $parents = [],
     ) {
+    }
+
+    public function isHybrid(): bool
+    {
+        return [] !== $this->parents;
     }
 
     public function commonName(): string

@@ -6,6 +6,7 @@ namespace Hylognosis\Flora;
 
 use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
+use Hylognosis\Examination\Position;
 
 /** Reads one taxon of a flora document, against the characters and sources read before. */
 final readonly class TaxonReader
@@ -21,7 +22,7 @@ final readonly class TaxonReader
     /** @throws DocumentError naming the place that cannot be taken, and why */
     public function read(Node $node): Taxon
     {
-        $node->onlyKnows(['id', 'name', 'author', 'family', 'synonyms', 'common', 'status', 'summary', 'calendar', 'description', 'stages', 'hazards', 'parts', 'sources']);
+        $node->onlyKnows(['id', 'name', 'author', 'family', 'synonyms', 'common', 'status', 'summary', 'calendar', 'description', 'stages', 'positions', 'hazards', 'parts', 'sources']);
         $windows = [];
         foreach ($node->entries('calendar') as $phase => $window) {
             $windows[Node::root($phase, $window->path)->asWord(Phenophase::class)->value] = FloraReader::window($window);
@@ -32,6 +33,10 @@ final readonly class TaxonReader
         $stages = [];
         foreach ($node->entries('stages') as $stage => $description) {
             $stages[FloraReader::stage($stage, $description->path)->value] = $this->description($description->asEntries());
+        }
+        $positions = [];
+        foreach ($node->entries('positions') as $position => $description) {
+            $positions[Node::root($position, $description->path)->asWord(Position::class)->value] = $this->description($description->asEntries(), true);
         }
         $parts = [];
         foreach ($node->entries('parts') as $id => $part) {
@@ -51,17 +56,20 @@ final readonly class TaxonReader
             $node->text('summary'), new Calendar($windows),
             $this->description($node->entries('description')), $stages,
             array_map($this->hazard(...), $node->children('hazards')), $parts,
-            FloraReader::references($node, 'sources', $this->sources),
+            FloraReader::references($node, 'sources', $this->sources), $positions,
         );
     }
 
     /** @param array<string, Node> $entries */
-    private function description(array $entries): Description
+    private function description(array $entries, bool $atAHeight = false): Description
     {
         $frequencies = $ranges = [];
         foreach ($entries as $id => $node) {
             FloraReader::known($this->characters, $id, $node->path, 'character');
             $character = $this->characters[$id];
+            if ($atAHeight && !$character->changesWithPosition) {
+                throw DocumentError::at($node->path, 'is the same all over the tree, says characters.yaml.');
+            }
             if ($character->isNumeric()) {
                 $ranges[$id] = FloraReader::range($node);
             } else {

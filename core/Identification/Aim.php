@@ -13,8 +13,9 @@ final readonly class Aim
     /**
      * @param list<RequiredFeature> $open    required features not yet met
      * @param list<Danger>          $dangers not yet excluded
+     * @param list<string>          $against characters in which something was seen that the taxon never shows
      */
-    public function __construct(public Taxon $taxon, public array $open, public array $dangers)
+    public function __construct(public Taxon $taxon, public array $open, public array $dangers, public array $against = [])
     {
     }
 

@@ -20,7 +20,7 @@ final readonly class CompiledCharacter
      * @param list<list<float>>                $shown      outcome → taxon → share of specimens that show it
      * @param list<list<float>>                $misread    outcome → taxon → share of misreadings that end in it
      * @param list<list<float>>                $read       outcome → taxon → probability that one careful look reads it
-     * @param list<list<float>>                $logRead    natural logarithm of $read
+     * @param list<float>                      $spread     taxon → entropy of what one careful look reads, in nats
      * @param list<list<bool>>                 $ruledOut   outcome → taxon → whether the description rules it out
      * @param list<float>                      $background outcome → how often it is met in the flora as a whole
      * @param array<int, NumberRange>          $ranges     taxon → described range, numbers only
@@ -34,7 +34,7 @@ final readonly class CompiledCharacter
         public array $shown,
         public array $misread,
         public array $read,
-        public array $logRead,
+        public array $spread,
         public array $ruledOut,
         public array $background,
         public array $ranges,
@@ -55,6 +55,14 @@ final readonly class CompiledCharacter
         }
 
         return 0.5 * $sum / max(1, \count($this->ranges)) + 0.5 * $width / $spread;
+    }
+
+    /** Whether the flora rules the value out for the taxon: it describes the character without it, or the character makes no sense there. */
+    public function rulesOut(int $taxon, string|float $value): bool
+    {
+        return \is_string($value)
+            ? $this->ruledOut[$this->outcomes[$value]][$taxon]
+            : isset($this->inapplicable[$taxon]) || false === ($this->ranges[$taxon] ?? null)?->allows($value);
     }
 
     public function isCount(): bool

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Hylognosis\Identification;
 
 use Hylognosis\Examination\LifeStage;
+use Hylognosis\Examination\Position;
+use Hylognosis\Examination\Reading;
 use Hylognosis\Flora\Character;
 use Hylognosis\Flora\CharacterKind;
 use Hylognosis\Flora\Description;
@@ -21,7 +23,8 @@ final readonly class CompiledFlora
      * @param list<string>                     $taxa         ids by number
      * @param array<string, int>               $numbers      numbers by id
      * @param list<Description>                $descriptions by number, at this life stage
-     * @param array<string, CompiledCharacter> $characters
+     * @param array<string, CompiledCharacter> $characters   as seen where no height is named
+     * @param array<string, array<string, CompiledCharacter>> $heights position → the characters that differ there
      */
     private function __construct(
         public Flora $flora,
@@ -30,6 +33,7 @@ final readonly class CompiledFlora
         public array $numbers,
         public array $descriptions,
         public array $characters,
+        private array $heights,
     ) {
     }
 
@@ -40,14 +44,51 @@ final readonly class CompiledFlora
         foreach ($flora->taxa as $taxon) {
             $descriptions[] = isset($taxon->stages[$stage->value]) ? $taxon->description->overlaidWith($taxon->stages[$stage->value]) : $taxon->description;
         }
-        $characters = [];
-        foreach ($flora->characters as $id => $character) {
-            $characters[$id] = $character->isNumeric()
-                ? self::numeric($flora, $character, $descriptions)
-                : self::states($flora, $character, $descriptions);
+        $characters = array_map(static fn (Character $character): CompiledCharacter => self::character($flora, $character, $descriptions), $flora->characters);
+
+        return new self($flora, $stage, $taxa, array_flip($taxa), $descriptions, $characters, self::heights($flora, $descriptions));
+    }
+
+    /** The character as it is read at a height of the tree. */
+    public function at(string $character, ?Position $position): CompiledCharacter
+    {
+        return $this->heights[$position->value ?? ''][$character] ?? $this->characters[$character];
+    }
+
+    /** Whether the flora rules this reading out for the taxon. */
+    public function rulesOut(int $taxon, Character $character, Reading $reading): bool
+    {
+        return $this->at($character->id, $reading->position)->rulesOut($taxon, $reading->value);
+    }
+
+    /**
+     * @param list<Description> $descriptions
+     *
+     * @return array<string, array<string, CompiledCharacter>>
+     */
+    private static function heights(Flora $flora, array $descriptions): array
+    {
+        $heights = [];
+        foreach (Position::cases() as $position) {
+            $there = $differ = [];
+            foreach (array_values($flora->taxa) as $t => $taxon) {
+                $overlay = $taxon->positions[$position->value] ?? null;
+                $there[] = null === $overlay ? $descriptions[$t] : $descriptions[$t]->overlaidWith($overlay);
+                $differ += array_flip($overlay?->characters() ?? []);
+            }
+            $heights[$position->value] = array_map(
+                static fn (Character $character): CompiledCharacter => self::character($flora, $character, $there),
+                array_intersect_key($flora->characters, $differ),
+            );
         }
 
-        return new self($flora, $stage, $taxa, array_flip($taxa), $descriptions, $characters);
+        return $heights;
+    }
+
+    /** @param list<Description> $descriptions */
+    private static function character(Flora $flora, Character $character, array $descriptions): CompiledCharacter
+    {
+        return $character->isNumeric() ? self::numeric($flora, $character, $descriptions) : self::states($flora, $character, $descriptions);
     }
 
     /** @param list<Description> $descriptions */
@@ -159,12 +200,13 @@ final readonly class CompiledFlora
     private static function withReadings(Character $character, array $outcomes, array $edges, array $shown, array $misread, array $ruledOut, array $background, array $ranges, array $silent, array $inapplicable): CompiledCharacter
     {
         $rate = MisreadingModel::plainRate($character);
-        $read = $logRead = [];
+        $read = [];
+        $spread = array_fill(0, \count($shown[0]), 0.0);
         foreach ($shown as $o => $row) {
             foreach ($row as $t => $share) {
                 $probability = max(1e-9, (1.0 - $rate) * $share + $rate * $misread[$o][$t]);
                 $read[$o][] = $probability;
-                $logRead[$o][] = log($probability);
+                $spread[$t] -= $probability * log($probability);
             }
         }
         $phases = 0;
@@ -173,7 +215,7 @@ final readonly class CompiledFlora
         }
 
         return new CompiledCharacter(
-            $character, $outcomes, $edges, array_values($shown), array_values($misread), array_values($read), array_values($logRead),
+            $character, $outcomes, $edges, array_values($shown), array_values($misread), array_values($read), array_values($spread),
             array_values($ruledOut), array_values($background), $ranges, $silent, $inapplicable, $phases,
         );
     }

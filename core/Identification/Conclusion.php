@@ -11,6 +11,8 @@ enum Conclusion: string
     case TooEarly = 'too-early';
     /** One taxon leads clearly and explains what was seen. */
     case Named = 'named';
+    /** A hybrid of two taxa of the flora leads: it lies between them and is cleared as neither. */
+    case Between = 'between';
     /** Several taxa are still possible. */
     case Undecided = 'undecided';
     /** Nothing in this flora explains what was seen. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Identification;
 
+use Hylognosis\Examination\Examination;
 use Hylognosis\Flora\Organ;
 use Hylognosis\Flora\Severity;
 use Hylognosis\Flora\Taxon;
@@ -30,14 +31,14 @@ final readonly class Danger
      * @param Severity     $severity of taking it for the wanted tree
      * @param list<string> $decisive characters the flora marks decisive for this pair
      */
-    public static function weigh(CompiledFlora $compiled, \Hylognosis\Examination\Examination $examination, Taxon $taxon, Severity $severity, array $decisive): self
+    public static function weigh(CompiledFlora $compiled, Examination $examination, Taxon $taxon, Severity $severity, array $decisive): self
     {
         $number = $compiled->numbers[$taxon->id];
         $contradictions = $organs = [];
         $decided = false;
         foreach ($examination->findings as $id => $finding) {
-            foreach ($finding->decidingValues() as $value) {
-                if ($compiled->flora->rulesOut($compiled->descriptions[$number], $finding->character, $value)) {
+            foreach ($finding->decidingReadings() as $reading) {
+                if ($compiled->rulesOut($number, $finding->character, $reading)) {
                     $contradictions[] = $id;
                     $organs[$finding->character->organ->value] = $finding->character->organ;
                     $decided = $decided || \in_array($id, $decisive, true);
@@ -67,6 +68,17 @@ final readonly class Danger
             isset($this->organs[$organ->value]) => 0.0,
             default => 0.5,
         };
+    }
+
+    /** @return array<string, float> {@see stepBy} for every organ, by its value */
+    public function steps(): array
+    {
+        $steps = [];
+        foreach (Organ::cases() as $organ) {
+            $steps[$organ->value] = $this->stepBy($organ);
+        }
+
+        return $steps;
     }
 
     /** @param array<string, Organ> $organs */

@@ -19,7 +19,7 @@ final readonly class Fit
     {
         $excess = $variance = 0.0;
         foreach ($examination->findings as $id => $finding) {
-            $outcomes = $this->outcomes($compiled->characters[$id], $finding, $taxon);
+            $outcomes = $this->outcomes($compiled->at($id, $finding->standing[0]->position), $finding, $taxon);
             if (null === $outcomes) {
                 continue;
             }

@@ -75,6 +75,7 @@ final readonly class Identification
         return match (true) {
             \count($this->examination->findings) < self::FEWEST_SCORES => Conclusion::TooEarly,
             $this->fit < self::NO_FIT || $this->unlisted > $leader => Conclusion::NoneOfThese,
+            $this->hasGoodFit() && $this->compiled->flora->taxon($this->leader()->taxon)->isHybrid() => Conclusion::Between,
             $leader >= self::LEAD && $this->hasGoodFit() => Conclusion::Named,
             default => Conclusion::Undecided,
         };

@@ -31,7 +31,7 @@ final readonly class Identifier
         $evidence = [];
         foreach ($examination->findings as $id => $finding) {
             $weight = $tempering->weight($finding);
-            $row = $this->logLikelihoods($compiled->characters[$id], $finding);
+            $row = $this->logLikelihoods($compiled, $finding);
             foreach ($row as $t => $log) {
                 $row[$t] = $log * $weight;
                 if ($t < $taxa) {
@@ -57,17 +57,18 @@ final readonly class Identifier
     }
 
     /** @return list<float> natural logarithms by taxon number; the last one is for "something else" */
-    private function logLikelihoods(CompiledCharacter $compiled, Finding $finding): array
+    private function logLikelihoods(CompiledFlora $compiled, Finding $finding): array
     {
         $rate = MisreadingModel::rate($finding);
-        $values = $finding->values();
-        $sums = array_fill(0, \count($compiled->shown[0]) + 1, 0.0);
-        foreach ($values as $value) {
-            foreach (\is_string($value) ? $this->ofState($compiled, $value, $rate) : $this->ofNumber($compiled, $value, $rate) as $t => $probability) {
+        $readings = $finding->readings();
+        $sums = array_fill(0, \count($compiled->taxa) + 1, 0.0);
+        foreach ($readings as $reading) {
+            $character = $compiled->at($finding->character->id, $reading->position);
+            foreach (\is_string($reading->value) ? $this->ofState($character, $reading->value, $rate) : $this->ofNumber($character, $reading->value, $rate) as $t => $probability) {
                 $sums[$t] += log($probability);
             }
         }
-        $pooled = min(sqrt(\count($values)), self::MOST_REPEATS) / \count($values);
+        $pooled = min(sqrt(\count($readings)), self::MOST_REPEATS) / \count($readings);
 
         return array_values(array_map(static fn (float $sum): float => $sum * $pooled, $sums));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Identification;
 
+use Hylognosis\Flora\Character;
 use Hylognosis\Flora\Flora;
 
 /**
@@ -16,11 +17,17 @@ final readonly class NextLook
     private const BITS_PER_POINT = 0.8;
     /** Taxa less probable than this do not change which look is best. */
     private const NEGLIGIBLE = 1e-4;
+    /** A second look at what speaks against the hope turns it over so often (an estimate). */
+    private const SECOND_LOOK_TURNS = 0.5;
     private const LEAST_VISIBLE = 0.02;
     private const SURELY_APPLIES = 0.9;
 
-    /** @return list<Suggestion> the most worthwhile first */
-    public function suggest(Identification $identification, Outlook $outlook, ?Aim $aim, int $most = 5): array
+    /**
+     * @param Contrast|null $contrast of the taxon aimed at, where it has been reckoned already
+     *
+     * @return list<Suggestion> the most worthwhile first
+     */
+    public function suggest(Identification $identification, Outlook $outlook, ?Aim $aim, int $most = 5, ?Contrast $contrast = null): array
     {
         $compiled = $identification->compiled;
         $posterior = array_filter($identification->posterior, static fn (float $p): bool => $p > self::NEGLIGIBLE);
@@ -31,23 +38,25 @@ final readonly class NextLook
         foreach ($posterior as $t => $_) {
             $phases[$t] = $outlook->phenology->phases($compiled->flora->taxa[$compiled->taxa[$t]], $outlook->day);
         }
+        $contrast = null === $aim ? null : $contrast ?? Contrast::of($compiled, $aim->taxon->id);
+        $dangers = array_map(static fn (Danger $danger): array => [$compiled->numbers[$danger->taxon->id], $danger->steps()], $aim->dangers ?? []);
         $out = $identification->examination->couldNotLook;
-        $ranked = [];
+        $ranked = $visibleIn = [];
         foreach ($compiled->characters as $id => $character) {
             $finding = $identification->examination->finding($id);
             $openRequired = $aim?->requires($id);
-            if (!$outlook->reaches($character->character) || \in_array($id, $out, true) || (null !== $finding && !$finding->disagrees && null === $openRequired)) {
+            if (!$outlook->reaches($character->character) || \in_array($id, $out, true) || (null !== $finding && !$finding->disagrees && null === $openRequired && !\in_array($id, $aim->against ?? [], true))) {
                 continue;
             }
             if (!$this->makesSense($identification, $character, $posterior)) {
                 continue;
             }
-            $visible = $this->visible($posterior, $phases, $character->phenophases);
+            $visible = $visibleIn[$character->phenophases] ??= $this->visible($posterior, $phases, $character->phenophases);
             if ($visible < self::LEAST_VISIBLE) {
                 continue;
             }
             $bits = null === $finding ? $this->bits($character, $posterior) : 0.0;
-            $closes = null === $aim ? 0.0 : $this->closes($compiled, $character, $aim, $phases[$compiled->numbers[$aim->taxon->id]]);
+            $closes = null === $aim || null === $contrast ? 0.0 : $this->closes($character, $aim, $phases[$contrast->own], $contrast, $dangers);
             $worth = ($bits + self::BITS_PER_POINT * $closes) * $visible / $character->character->effort;
             if ($worth > 1e-6) {
                 $ranked[$id] = [$worth, $bits, $closes];
@@ -56,36 +65,47 @@ final readonly class NextLook
         uasort($ranked, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
         $suggestions = [];
         foreach (\array_slice($ranked, 0, $most, true) as $id => [$worth, $bits, $closes]) {
-            $suggestions[] = $this->explained($compiled, $compiled->characters[$id], $posterior, $aim, $worth, $bits, $closes);
+            $suggestions[] = $this->explained($compiled, $compiled->characters[$id], $posterior, $aim, $contrast, $worth, $bits, $closes);
         }
 
         return $suggestions;
     }
 
     /**
-     * The look most likely to speak against a danger, given that the tree is what it is taken for; none where
-     * the flora knows no difference in sight today.
+     * For each danger the look most likely to speak against it, given that the tree is what it is taken for; none
+     * where the flora knows no difference in sight today.
+     *
+     * @param list<Danger> $dangers
+     *
+     * @return array<string, Character> by taxon
      */
-    public function thatWouldExclude(Identification $identification, Danger $danger, string $expected, Outlook $outlook): ?CompiledCharacter
+    public function thatWouldExclude(Identification $identification, array $dangers, Contrast $contrast, Outlook $outlook): array
     {
         $compiled = $identification->compiled;
-        $own = $compiled->numbers[$expected];
-        $best = null;
-        $bestWorth = 0.0;
-        $phases = $outlook->phenology->phases($compiled->flora->taxa[$expected], $outlook->day);
-        foreach ($compiled->characters as $character) {
-            $scored = $identification->examination->finding($character->character->id);
-            if (0 === ($character->phenophases & $phases) || (null !== $scored && [] !== $scored->decidingValues()) || !$outlook->reaches($character->character)) {
-                continue;
+        $phases = $outlook->phenology->phases($compiled->flora->taxon($compiled->taxa[$contrast->own]), $outlook->day);
+        $inSight = [];
+        foreach ($compiled->characters as $id => $character) {
+            $scored = $identification->examination->finding($id);
+            if (0 !== ($character->phenophases & $phases) && (null === $scored || [] === $scored->decidingValues()) && $outlook->reaches($character->character)) {
+                $inSight[$id] = (1.0 - $character->character->misreading) / $character->character->effort;
             }
-            $worth = $danger->stepBy($character->character->organ) * $this->chanceAgainst($compiled, $character, $danger, $own)
-                * (1.0 - $character->character->misreading) / $character->character->effort;
-            if ($worth > $bestWorth) {
-                [$best, $bestWorth] = [$character, $worth];
+        }
+        $looks = $best = [];
+        $steps = array_map(static fn (Danger $danger): array => $danger->steps(), $dangers);
+        $numbers = array_map(static fn (Danger $danger): int => $compiled->numbers[$danger->taxon->id], $dangers);
+        foreach ($inSight as $id => $ease) {
+            $character = $compiled->characters[$id]->character;
+            $organ = $character->organ->value;
+            $against = $contrast->row($id);
+            foreach ($numbers as $d => $number) {
+                $worth = $against[$number] * $ease * $steps[$d][$organ];
+                if ($worth > ($best[$d] ?? 0.0)) {
+                    [$looks[$dangers[$d]->taxon->id], $best[$d]] = [$character, $worth];
+                }
             }
         }
 
-        return $best;
+        return $looks;
     }
 
     /**
@@ -122,84 +142,69 @@ final readonly class NextLook
     /** @param array<int, float> $posterior */
     private function bits(CompiledCharacter $character, array $posterior): float
     {
-        $before = $sum = 0.0;
-        $logs = [];
+        // What a look tells of the taxon is what the taxon tells of the look: the entropy of what will be read, less
+        // what is left of it once the taxon is known. The latter is the same every time and stands ready.
+        $sum = $known = 0.0;
         foreach ($posterior as $t => $probability) {
-            $logs[$t] = log($probability);
-            $before -= $probability * $logs[$t];
             $sum += $probability;
+            $known += $probability * $character->spread[$t];
         }
-        // Entropies of unnormalised shares: H = ln S - (1/S) Σ x ln x; after the look, weighted by the chance of each outcome.
-        $after = 0.0;
-        foreach ($character->read as $o => $row) {
-            $logRow = $character->logRead[$o];
-            $mass = $own = 0.0;
+        $unknown = 0.0;
+        foreach ($character->read as $row) {
+            $mass = 0.0;
             foreach ($posterior as $t => $probability) {
-                $x = $probability * $row[$t];
-                $mass += $x;
-                $own += $x * ($logs[$t] + $logRow[$t]);
+                $mass += $probability * $row[$t];
             }
             if ($mass > 0.0) {
-                $after += $mass * log($mass) - $own;
+                $unknown -= $mass / $sum * log($mass / $sum);
             }
         }
 
-        return max(0.0, ($before + $sum * log($sum) - $after) / $sum) / \M_LN2;
+        return max(0.0, $unknown - $known / $sum) / \M_LN2;
     }
 
-    private function closes(CompiledFlora $compiled, CompiledCharacter $character, Aim $aim, int $phases): float
+    /** @param list<array{int, array<string, float>}> $dangers taxon number, step by organ */
+    private function closes(CompiledCharacter $character, Aim $aim, int $phases, Contrast $contrast, array $dangers): float
     {
         if (0 === ($character->phenophases & $phases)) {
             return 0.0;
         }
-        $own = $compiled->numbers[$aim->taxon->id];
         $closes = 0.0;
         $required = $aim->requires($character->character->id);
         if (null !== $required) {
             foreach ($required->states as $state) {
-                $closes += $character->read[$character->outcomes[$state]][$own];
+                $closes += $character->read[$character->outcomes[$state]][$contrast->own];
             }
             $closes += null === $required->range ? 0.0 : 0.9;
         }
-        foreach ($aim->dangers as $danger) {
-            $step = $danger->stepBy($character->character->organ);
-            if ($step > 0.0) {
-                $closes += $step * $this->chanceAgainst($compiled, $character, $danger, $own);
-            }
+        if (\in_array($character->character->id, $aim->against, true)) {
+            $closes = max($closes, self::SECOND_LOOK_TURNS);
+        }
+        $organ = $character->character->organ->value;
+        $against = $contrast->row($character->character->id);
+        foreach ($dangers as [$number, $steps]) {
+            $closes += $steps[$organ] * $against[$number];
         }
 
         return $closes;
     }
 
-    /** Chance that a tree of the taxon shows something here that the danger never shows. */
-    private function chanceAgainst(CompiledFlora $compiled, CompiledCharacter $character, Danger $danger, int $taxon): float
-    {
-        $number = $compiled->numbers[$danger->taxon->id];
-        if (isset($character->silent[$taxon])) {
-            return 0.0;
-        }
-        $chance = 0.0;
-        foreach ($character->shown as $o => $row) {
-            $chance += $character->ruledOut[$o][$number] ? $row[$taxon] : 0.0;
-        }
-
-        return min(1.0, $chance);
-    }
-
     /** @param array<int, float> $posterior */
-    private function explained(CompiledFlora $compiled, CompiledCharacter $character, array $posterior, ?Aim $aim, float $worth, float $bits, float $closes): Suggestion
+    private function explained(CompiledFlora $compiled, CompiledCharacter $character, array $posterior, ?Aim $aim, ?Contrast $contrast, float $worth, float $bits, float $closes): Suggestion
     {
         $required = null !== $aim?->requires($character->character->id);
         $parted = [];
-        if (null !== $aim) {
+        if (null !== $aim && null !== $contrast) {
             foreach ($aim->dangers as $danger) {
-                if ($danger->stepBy($character->character->organ) > 0.0 && $this->chanceAgainst($compiled, $character, $danger, $compiled->numbers[$aim->taxon->id]) > 0.5) {
+                if ($danger->stepBy($character->character->organ) > 0.0 && $contrast->against($character->character->id, $compiled->numbers[$danger->taxon->id]) > 0.5) {
                     $parted[] = $danger->taxon->id;
                 }
             }
         }
         $flora = $compiled->flora;
-        if (null !== $aim && [] !== $parted) {
+        if (null !== $aim && \in_array($character->character->id, $aim->against, true)) {
+            $because = 'What was seen speaks against '.$aim->taxon->commonName().'. Look at it once more.';
+        } elseif (null !== $aim && [] !== $parted) {
             $because = ($required ? 'Required, and parts ' : 'Parts ').$aim->taxon->commonName().' from '.self::names($flora, $parted).'.';
         } elseif ($required) {
             $because = 'Required before anything is taken from '.$aim->taxon->commonName().'.';

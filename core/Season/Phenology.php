@@ -75,17 +75,28 @@ final readonly class Phenology
     /** The first day from the given one on when the character can be seen on the taxon; none if never. */
     public function nextShowing(Taxon $taxon, Character $character, DayOfYear $from): ?DayOfYear
     {
+        $waits = $this->waits($taxon, $from);
         $soonest = null;
         foreach ($character->phenophases as $phase) {
-            $window = $taxon->calendar->window($phase);
-            if (null === $window) {
-                continue;
-            }
-            $window = $this->shift->apply($window);
-            $wait = $window->contains($from) ? 0 : $from->until($window->from);
-            $soonest = null === $soonest ? $wait : min($soonest, $wait);
+            $wait = $waits[$phase->value] ?? null;
+            $soonest = null === $wait || (null !== $soonest && $soonest <= $wait) ? $soonest : $wait;
         }
 
         return null === $soonest ? null : $from->plus($soonest);
+    }
+
+    /** @return array<string, int> phenophase → days from the given one until the taxon shows it, 0 if it does; those it never shows are missing */
+    public function waits(Taxon $taxon, DayOfYear $from): array
+    {
+        $waits = [];
+        foreach (Phenophase::cases() as $phase) {
+            $window = $taxon->calendar->window($phase);
+            if (null !== $window) {
+                $window = $this->shift->apply($window);
+                $waits[$phase->value] = $window->contains($from) ? 0 : $from->until($window->from);
+            }
+        }
+
+        return $waits;
     }
 }

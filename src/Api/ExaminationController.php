@@ -22,7 +22,6 @@ use App\StandIn\SchoolClock;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\UnknownEntry;
-use Hylognosis\Measure\Length;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -126,11 +125,11 @@ final class ExaminationController extends AbstractController
         return $this->write($user, $id, function (ExaminationRecord $record, EntityManagerInterface $entities) use ($input): void {
             $flora = $this->stored->flora($record);
             try {
-                $unit = $flora->character($input->character)->unit;
-                $numbers = array_map(static fn (int|float $number): float => self::converted((float) $number, $input->unit, $unit), array_values($input->numbers));
+                $character = $flora->character($input->character);
+                $numbers = array_map(static fn (int|float $number): float => $character->inOwnUnit((float) $number, $input->unit), array_values($input->numbers));
                 $score = new ScoreRecord(
                     $record, $input->character, $input->looked ? array_values($input->states) : [], $input->looked ? $numbers : [],
-                    $input->certainty, [] === $numbers ? $input->samples : \count($numbers), $input->where, $input->looked, $this->clock->now(),
+                    $input->certainty, [] === $numbers ? $input->samples : \count($numbers), $input->where, $input->looked, $this->clock->now(), $input->position,
                 );
                 if ($input->looked) {
                     StoredExaminations::observation($flora, $score);
@@ -257,17 +256,5 @@ final class ExaminationController extends AbstractController
         $conditions = $record->conditions;
         unset($conditions[$condition]);
         $record->conditions = null === $answer ? $conditions : [...$conditions, $condition => $answer];
-    }
-
-    private static function converted(float $number, ?string $from, string $to): float
-    {
-        if (null === $from || $from === $to) {
-            return $number;
-        }
-        if ('' === $to) {
-            throw new \InvalidArgumentException('This is counted; it has no unit.');
-        }
-
-        return round(Length::of($number, $from)->in($to), 3);
     }
 }

@@ -11,10 +11,12 @@ use App\Api\View\HazardView;
 use App\Api\View\LookAlikeView;
 use App\Api\View\MonthView;
 use App\Api\View\PartView;
+use App\Api\View\RehearsedView;
 use App\Api\View\RequiredFeatureView;
 use App\Api\View\StateShareView;
 use App\Api\View\TaxonView;
 use App\Entity\HarvestRecord;
+use App\Exchange\RehearsalFile;
 use App\Repository\HarvestRepository;
 use Hylognosis\Flora\Character;
 use Hylognosis\Flora\Condition;
@@ -26,13 +28,14 @@ use Hylognosis\Flora\Phenophase;
 use Hylognosis\Flora\RequiredFeature;
 use Hylognosis\Flora\SourceReference;
 use Hylognosis\Flora\Taxon;
+use Hylognosis\Rehearsal\ExaminerKind;
 use Hylognosis\Season\DayOfYear;
 use Hylognosis\Season\Phenology;
 
 /** Draws up the notebook page of a species from the flora and from what was harvested of it. */
 final readonly class SpeciesPage
 {
-    public function __construct(private HarvestRepository $harvests, private HarvestLog $harvestLog)
+    public function __construct(private HarvestRepository $harvests, private HarvestLog $harvestLog, private RehearsalFile $rehearsals)
     {
     }
 
@@ -50,7 +53,7 @@ final readonly class SpeciesPage
             $taxon->id, $taxon->name, $taxon->author, $taxon->family, $taxon->synonyms, $taxon->commonNames,
             $taxon->status->origin, $taxon->status->protected, $taxon->status->note, $taxon->severity()->value, $taxon->summary, $described,
             array_map(static fn (Hazard $h): HazardView => new HazardView($h->part, $h->who, $h->way, $h->severity->value, $h->note), $taxon->hazards),
-            array_values(array_map(fn (Part $part): PartView => $this->part($flora, $part), $taxon->parts)),
+            array_values(array_map(fn (Part $part): PartView => $this->part($flora, $taxon, $part), $taxon->parts)),
             $this->months($flora, $taxon),
             $this->sources($flora, $taxon->sources),
             array_map(fn (HarvestRecord $h): HarvestView => $this->harvestLog->view($flora, $h), $this->harvests->ofTaxon($taxon->id)),
@@ -80,7 +83,7 @@ final readonly class SpeciesPage
         return new StateShareView($id, $state->label, $state->drawing, $share);
     }
 
-    private function part(Flora $flora, Part $part): PartView
+    private function part(Flora $flora, Taxon $taxon, Part $part): PartView
     {
         return new PartView(
             $part->id, $part->label, $part->uses, $part->harmful, $part->window?->words() ?? '',
@@ -91,7 +94,30 @@ final readonly class SpeciesPage
 
                 return new LookAlikeView($other->id, $other->commonName(), $other->name, $l->severity->value, $l->note);
             }, $part->lookAlikes),
-            $part->preparation, $part->leave, $part->freshnessDays, $this->sources($flora, $part->sources),
+            $part->preparation, $part->leave, $part->freshnessDays, $this->sources($flora, $part->sources), $this->rehearsed($flora, $taxon, $part),
+        );
+    }
+
+    private function rehearsed(Flora $flora, Taxon $taxon, Part $part): ?RehearsedView
+    {
+        $document = $this->rehearsals->kept($flora);
+        $mine = static fn (array $row): bool => $row['taxon'] === $taxon->id && $row['part'] === $part->id && ExaminerKind::Careful->value === $row['examiner'];
+        $right = array_values(array_filter($document['right'] ?? [], $mine));
+        if (null === $document || [] === $right) {
+            return null;
+        }
+        $share = static fn (array $row): float => RehearsalFile::number($row['cleared']) / RehearsalFile::number($row['played']);
+        usort($right, static fn (array $a, array $b): int => $share($b) <=> $share($a));
+        $months = array_map(static fn (array $row): int => (int) $row['month'], array_filter($right, static fn (array $row): bool => $row['cleared'] > 0));
+        sort($months);
+        $passing = array_values(array_filter($document['passing'], $mine));
+        usort($passing, static fn (array $a, array $b): int => RehearsalFile::number($b['bound']) <=> RehearsalFile::number($a['bound']));
+        $worst = $passing[0] ?? null;
+
+        return new RehearsedView(
+            $document['made_on'], (int) $right[0]['month'], $share($right[0]), null === $right[0]['looks'] ? null : (float) $right[0]['looks'], $months,
+            null === $worst ? null : $flora->taxon((string) $worst['danger'])->commonName(), null === $worst ? 0.0 : RehearsalFile::number($worst['bound']),
+            [] === array_filter($passing, static fn (array $row): bool => true !== $row['meets_aim']),
         );
     }
 

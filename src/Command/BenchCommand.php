@@ -45,10 +45,11 @@ final class BenchCommand extends Command
         $table->setHeaders(['flora', 'compile ms', 'nothing scored ms', \sprintf('%d scored ms', self::SCORED), 'worst ms', 'memory MB']);
         $starter = $this->library->flora(FloraLibrary::DEFAULT);
         $table->addRow($this->row(\sprintf('%s, %d × %d', $starter->name, \count($starter->taxa), \count($starter->characters)), $starter));
-        foreach ([60, 300, 1000] as $taxa) {
+        foreach ([60, 300, 1000, 5000] as $taxa) {
             $table->addRow($this->row(\sprintf('generated, %d × %d', $taxa, self::CHARACTERS), (new GeneratedFlora())->make($taxa, self::CHARACTERS)));
         }
         $table->render();
+        $output->writeln('Beside NumPy and scikit-learn on the same table: php tests/Reference/bench-against-numpy.php');
 
         return Command::SUCCESS;
     }

@@ -9,6 +9,8 @@ use App\Exchange\FloraRefused;
 use App\Exchange\FloraSchema;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\UnknownEntry;
+use Hylognosis\Rehearsal\FloraAudit;
+use Hylognosis\Rehearsal\Remark;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -105,12 +107,37 @@ final class FloraCommand extends Command
     /** @param list<string> $names */
     private function check(array $names, OutputInterface $output): int
     {
+        $faults = 0;
         foreach ($names as $name) {
             $this->schema->validate($name, $this->library->document($name));
             $flora = $this->library->flora($name);
-            $output->writeln(\sprintf('%s: in order, %d taxa, %d characters, hash %s', $name, \count($flora->taxa), \count($flora->characters), substr($flora->hash, 0, 12)));
+            $audit = new FloraAudit($flora);
+            $remarks = $audit->remarks();
+            $found = \count(array_filter($remarks, static fn (Remark $r): bool => $r->fault));
+            $output->writeln(\sprintf(
+                '%s: %s, %d taxa, %d characters, hash %s; %d remarks%s', $name, 0 === $found ? 'in order' : $found.' faults', \count($flora->taxa), \count($flora->characters),
+                substr($flora->hash, 0, 12), \count($remarks) - $found, $output->isVerbose() || [] === $remarks ? '' : ' (-v shows them)',
+            ));
+            foreach ($remarks as $remark) {
+                if ($remark->fault || $output->isVerbose()) {
+                    $output->writeln(\sprintf('  %s %s: %s', $remark->fault ? 'FAULT' : 'note ', $remark->where, $remark->what), OutputInterface::OUTPUT_RAW);
+                }
+            }
+            $this->weakest($audit, $output);
+            $faults += $found;
         }
 
-        return Command::SUCCESS;
+        return 0 === $faults ? Command::SUCCESS : Command::FAILURE;
+    }
+
+    private function weakest(FloraAudit $audit, OutputInterface $output): void
+    {
+        $output->writeln('  weakest pairs by the required list alone:');
+        foreach (\array_slice($audit->pairs(), 0, $output->isVerbose() ? 20 : 5) as $pair) {
+            $output->writeln(\sprintf(
+                '    %s, %s against %s (%s): %s', $pair->taxon, $pair->part, $pair->danger, $pair->severity->value,
+                [] === $pair->characters ? 'nothing required parts them; further looks must' : implode(', ', $pair->characters).($pair->excludes ? '' : '; one more organ is needed'),
+            ), OutputInterface::OUTPUT_RAW);
+        }
     }
 }

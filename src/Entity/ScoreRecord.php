@@ -6,6 +6,7 @@ namespace App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
 use Hylognosis\Examination\Certainty;
+use Hylognosis\Examination\Position;
 use Hylognosis\Examination\Whereabouts;
 use Symfony\Component\Uid\Uuid;
 
@@ -46,6 +47,8 @@ class ScoreRecord
         public readonly bool $looked,
         #[ORM\Column]
         public readonly \DateTimeImmutable $recordedAt,
+        #[ORM\Column(length: 8, nullable: true)]
+        public readonly ?Position $position = null,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
     }

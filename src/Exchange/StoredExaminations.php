@@ -103,12 +103,12 @@ final readonly class StoredExaminations
     {
         $character = $flora->character($score->character);
         if ([] !== $score->numbers) {
-            return Observation::ofNumbers($character, $score->numbers, $score->certainty, $score->where);
+            return Observation::ofNumbers($character, $score->numbers, $score->certainty, $score->where, $score->position);
         }
         if ([] === $score->states) {
             throw new \InvalidArgumentException('Choose at least one state, give a number, or say that you could not look.');
         }
 
-        return Observation::ofStates($character, $score->states, $score->certainty, $score->samples, $score->where);
+        return Observation::ofStates($character, $score->states, $score->certainty, $score->samples, $score->where, $score->position);
     }
 }

@@ -15,6 +15,12 @@ export const examinationQuery = (id: string) =>
     retry: false,
   });
 
+export const contrastQuery = (id: string, one: string, other: string) =>
+  queryOptions({
+    queryKey: ["examination", id, "evidence", one, other],
+    queryFn: () => unwrap(client.GET("/api/examinations/{id}/evidence/{for}/{against}", { params: { path: { id, for: one, against: other } } })),
+  });
+
 export const useSession = () => useQuery(sessionQuery);
 
 /** Everything that can be done to one examination; each answer is the whole examination anew. */
@@ -23,6 +29,7 @@ export function useExamination(id: string) {
   const params = { path: { id } };
   const keep = (examination: Examination) => {
     queries.setQueryData(["examination", id], examination);
+    void queries.invalidateQueries({ queryKey: ["examination", id, "evidence"] });
     void queries.invalidateQueries({ queryKey: ["today"] });
   };
   return {

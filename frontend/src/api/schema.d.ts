@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/examinations/{id}/evidence/{for}/{against}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was seen, weighed for any one taxon against any other. */
+        get: operations["get_app_api_evidence__invoke"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/examinations": {
         parameters: {
             query?: never;
@@ -366,6 +383,8 @@ export interface components {
         Certainty: "sure" | "likely" | "unsure";
         /** @enum {string} */
         Whereabouts: "tree" | "ground";
+        /** @enum {string} */
+        Position: "low" | "middle" | "high";
         NewScore: {
             character: string;
             /** @default [] */
@@ -385,6 +404,8 @@ export interface components {
             where?: components["schemas"]["Whereabouts"];
             /** @default true */
             looked?: boolean;
+            /** @default null */
+            position?: components["schemas"]["Position"] | null;
         };
         /** @enum {string} */
         AmountUnit: "g" | "kg" | "oz" | "lb" | "l" | "pt" | "pieces" | "heads";
@@ -411,6 +432,20 @@ export interface components {
             siteId: string;
             /** @default  */
             whereabouts?: string;
+        };
+        EvidenceView: {
+            character: string;
+            label: string;
+            seen: string;
+            /** Format: float */
+            decibans: number;
+        };
+        ContrastView: {
+            for: string;
+            against: string;
+            /** Format: float */
+            decibans: number;
+            evidence: components["schemas"]["EvidenceView"][];
         };
         SiteView: {
             id: string;
@@ -448,13 +483,7 @@ export interface components {
             where: string;
             looked: boolean;
             takenBack: boolean;
-        };
-        EvidenceView: {
-            character: string;
-            label: string;
-            seen: string;
-            /** Format: float */
-            decibans: number;
+            position?: string | null;
         };
         CandidateView: {
             taxon: string;
@@ -491,6 +520,7 @@ export interface components {
             because: string;
             change: string;
             items: components["schemas"]["PointItemView"][];
+            when?: string | null;
         };
         ClearanceView: {
             answer: string;
@@ -591,6 +621,8 @@ export interface components {
             effort: number;
             appliesTo?: string | null;
             appliesStates: string[];
+            changesWithAge: boolean;
+            changesWithPosition: boolean;
         };
         PartSummaryView: {
             id: string;
@@ -657,6 +689,19 @@ export interface components {
             severity: string;
             note: string;
         };
+        RehearsedView: {
+            madeOn: string;
+            bestMonth: number;
+            /** Format: float */
+            rightShare: number;
+            /** Format: float */
+            looks?: number | null;
+            months: number[];
+            worstDanger?: string | null;
+            /** Format: float */
+            worstBound: number;
+            meetsAims: boolean;
+        };
         PartView: {
             id: string;
             label: string;
@@ -670,6 +715,7 @@ export interface components {
             leave: string;
             freshnessDays: number;
             sources: string[];
+            rehearsed?: components["schemas"]["RehearsedView"] | null;
         };
         MonthView: {
             month: number;
@@ -748,6 +794,39 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    get_app_api_evidence__invoke: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                for: string;
+                against: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Each score with its weight; the weights add up to the odds. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContrastView"];
+                };
+            };
+            /** @description No such examination or taxon. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     post_app_api_examination_begin: {
         parameters: {
             query?: never;

@@ -64,6 +64,7 @@ export function NinePoints(p: {
               </h3>
               <p className="text-sm">
                 {point.because} {point.change && <span className="text-faded">{point.change}</span>}
+                {point.when && <strong className="ml-1 font-semibold text-ochre">Come back from about {point.when}.</strong>}
               </p>
             </div>
           </div>

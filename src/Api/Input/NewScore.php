@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Api\Input;
 
 use Hylognosis\Examination\Certainty;
+use Hylognosis\Examination\Position;
 use Hylognosis\Examination\Whereabouts;
 use Symfony\Component\Validator\Constraints as Assert;
 
@@ -30,6 +31,7 @@ final readonly class NewScore
         public int $samples = 1,
         public Whereabouts $where = Whereabouts::Tree,
         public bool $looked = true,
+        public ?Position $position = null,
     ) {
     }
 }

@@ -11,6 +11,7 @@ use Hylognosis\Clearance\PointItem;
 use Hylognosis\Clearance\PointReport;
 use Hylognosis\Examination\Finding;
 use Hylognosis\Identification\Contribution;
+use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Suggestion;
 
 /** One full step of the engine. */
@@ -37,10 +38,7 @@ final readonly class AssessmentView
         foreach ($ranking as $i => $candidate) {
             $taxon = $flora->taxon($candidate->taxon);
             $rival = $ranking[0 === $i ? 1 : 0]->taxon;
-            $evidence = null !== $explained && $i >= $explained ? [] : array_map(
-                static fn (Contribution $c): EvidenceView => new EvidenceView($c->finding->character->id, $c->finding->character->label, self::seen($c->finding), $c->decibans),
-                $identification->evidence($candidate->taxon, $rival),
-            );
+            $evidence = null !== $explained && $i >= $explained ? [] : self::evidence($identification, $candidate->taxon, $rival);
             $candidates[] = new CandidateView($taxon->id, $taxon->name, $taxon->commonName(), $taxon->severity()->value, $candidate->posterior, $flora->taxon($rival)->commonName(), $evidence);
         }
 
@@ -55,19 +53,32 @@ final readonly class AssessmentView
         );
     }
 
+    /** @return list<EvidenceView> strongest first */
+    public static function evidence(Identification $identification, string $for, string $against): array
+    {
+        return array_map(
+            static fn (Contribution $c): EvidenceView => new EvidenceView($c->finding->character->id, $c->finding->character->label, self::seen($c->finding), $c->decibans),
+            $identification->evidence($for, $against),
+        );
+    }
+
     private static function clearance(Clearance $clearance): ClearanceView
     {
         return new ClearanceView(
             $clearance->answer->value, $clearance->because, $clearance->until?->format('Y-m-d'), $clearance->nearest()->point ?? '',
             array_map(static fn (PointReport $p): PointView => new PointView(
                 $p->point, $p->title, $p->status->value, $p->because, $p->change,
-                array_map(static fn (PointItem $i): PointItemView => new PointItemView($i->subject, $i->label, $i->status->value, $i->detail), $p->items),
+                array_map(static fn (PointItem $i): PointItemView => new PointItemView($i->subject, $i->label, $i->status->value, $i->detail), $p->items), $p->when?->words(),
             ), $clearance->points),
         );
     }
 
     private static function seen(Finding $finding): string
     {
+        $summary = $finding->summary();
+        if (null !== $summary && $summary->count > 1) {
+            return trim($summary->words().' '.$finding->character->unit);
+        }
         $values = array_unique($finding->values());
 
         return trim(implode(', ', array_map(static fn (string|float $v): string => \is_string($v) ? $finding->character->state($v)->label : (string) $v, $values)).' '.$finding->character->unit);

@@ -7,8 +7,11 @@ namespace App\Api\View;
 /** One of the nine points. */
 final readonly class PointView
 {
-    /** @param list<PointItemView> $items */
-    public function __construct(public string $point, public string $title, public string $status, public string $because, public string $change, public array $items)
+    /**
+     * @param list<PointItemView> $items
+     * @param string|null         $when  the first day on which it can be changed, in words; null: today, or it is no matter of season
+     */
+    public function __construct(public string $point, public string $title, public string $status, public string $because, public string $change, public array $items, public ?string $when)
     {
     }
 }

@@ -17,6 +17,8 @@ const length: Character = {
   effort: 2,
   appliesTo: null,
   appliesStates: [],
+  changesWithAge: false,
+  changesWithPosition: false,
 };
 const kind: Character = {
   ...length,

@@ -1,9 +1,16 @@
 import type { Character, Schemas } from "../../api/client";
 
 /** What is chosen for a character before it is recorded. */
-export type Draft = { states: string[]; numbers: string; certainty: Schemas["Certainty"]; samples: number; where: Schemas["Whereabouts"] };
+export type Draft = {
+  states: string[];
+  numbers: string;
+  certainty: Schemas["Certainty"];
+  samples: number;
+  where: Schemas["Whereabouts"];
+  position: Schemas["Position"] | null;
+};
 
-export const EMPTY: Draft = { states: [], numbers: "", certainty: "sure", samples: 1, where: "tree" };
+export const EMPTY: Draft = { states: [], numbers: "", certainty: "sure", samples: 1, where: "tree", position: null };
 
 export const isNumeric = (character: Character): boolean => character.states.length === 0;
 
@@ -36,6 +43,7 @@ export function toScore(character: Character, draft: Draft, units: string): Sche
     certainty: draft.certainty,
     samples: draft.samples,
     where: draft.where,
+    position: character.changesWithPosition ? draft.position : null,
     looked: true,
   };
 }

@@ -1,6 +1,9 @@
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link } from "react-router";
 import type { Assessment, Character, Examination, Schemas } from "../../api/client";
-import { Button, capital, Name, percent } from "../../ui/controls";
+import { contrastQuery } from "../../api/queries";
+import { Button, capital, fieldClass, Name, percent, Trouble } from "../../ui/controls";
 import { SeverityMark } from "../../ui/marks";
 
 /** The look that is worth most now. */
@@ -101,6 +104,7 @@ export function Dangers(p: { dangers: Schemas["DangerView"][]; covered: boolean;
 
 const CONCLUSION: Record<string, string> = {
   "too-early": "Too little has been scored to say anything.",
+  between: "Between two kinds: it may be a cross of them, and is cleared as neither.",
   named: "One name explains what was seen.",
   undecided: "Several are still possible.",
   "none-of-these": "None of these: nothing this flora holds explains what was seen.",
@@ -151,7 +155,7 @@ export function Names(p: {
                 </span>
                 <span className="figures text-right text-sm">{percent(c.posterior)}</span>
               </summary>
-              <Evidence candidate={c} />
+              <Evidence candidate={c} ranking={assessment.ranking} examination={p.examination.id} />
             </details>
           </li>
         ))}
@@ -164,21 +168,46 @@ export function Names(p: {
   );
 }
 
-function Evidence({ candidate }: { candidate: Schemas["CandidateView"] }) {
-  const total = candidate.evidence.reduce((sum, e) => sum + e.decibans, 0);
-  const most = Math.max(1, ...candidate.evidence.map((e) => Math.abs(e.decibans)));
+/** What was seen, weighed for a candidate against any other; the weights add up to the odds. */
+function Evidence({
+  candidate,
+  ranking,
+  examination,
+}: {
+  candidate: Schemas["CandidateView"];
+  ranking: Schemas["CandidateView"][];
+  examination: string;
+}) {
+  const [rival, setRival] = useState("");
+  const asked = useQuery({ ...contrastQuery(examination, candidate.taxon, rival), enabled: rival !== "" });
+  const evidence = rival === "" ? candidate.evidence : (asked.data?.evidence ?? []);
+  const total = evidence.reduce((sum, e) => sum + e.decibans, 0);
+  const most = Math.max(1, ...evidence.map((e) => Math.abs(e.decibans)));
   if (candidate.evidence.length === 0) return <p className="pb-2 text-sm text-faded">Nothing scored yet speaks for or against it.</p>;
   return (
     <div className="pb-2 text-sm">
-      <p className="text-faded">
-        Against {candidate.rival}, in decibans (10 is ten times as likely).{" "}
+      <label className="flex items-center gap-2">
+        <span className="text-faded">against</span>
+        <select className={`${fieldClass} min-w-0 flex-1 py-1`} value={rival} onChange={(e) => setRival(e.target.value)}>
+          <option value="">{candidate.rival}</option>
+          {ranking
+            .filter((c) => c.taxon !== candidate.taxon && c.commonName !== candidate.rival)
+            .map((c) => (
+              <option key={c.taxon} value={c.taxon}>
+                {c.commonName}
+              </option>
+            ))}
+        </select>
         <Link className="underline" to={`/species/${candidate.taxon}`}>
           Its page
         </Link>
-      </p>
-      <table className="w-full">
+      </label>
+      {asked.isError && <Trouble error={asked.error} retry={() => void asked.refetch()} />}
+      {asked.isLoading && <p className="text-faded">Weighing …</p>}
+      <table className="mt-1 w-full">
+        <caption className="pb-1 text-left text-xs text-faded">In decibans: 10 is ten times as likely, 20 a hundred times.</caption>
         <tbody className="figures">
-          {candidate.evidence.map((e) => (
+          {evidence.map((e) => (
             <tr key={e.character}>
               <td className="py-0.5 pr-2">
                 {e.label}: {e.seen}
@@ -200,7 +229,7 @@ function Evidence({ candidate }: { candidate: Schemas["CandidateView"] }) {
             </tr>
           ))}
           <tr className="border-t border-ink font-bold">
-            <td>together</td>
+            <td>together {timesAsLikely(total)}</td>
             <td />
             <td className="text-right">
               {total > 0 ? "+" : ""}
@@ -211,4 +240,12 @@ function Evidence({ candidate }: { candidate: Schemas["CandidateView"] }) {
       </table>
     </div>
   );
+}
+
+/** Decibans as people say it: "200 times as likely". */
+export function timesAsLikely(decibans: number): string {
+  const times = 10 ** (Math.abs(decibans) / 10);
+  if (times < 1.05) return "(as likely)";
+  const words = times > 1e6 ? "over a million" : Number(times.toPrecision(2)).toLocaleString("en-GB");
+  return decibans > 0 ? `(${words} times as likely)` : `(${words} times less likely)`;
 }

@@ -28,6 +28,13 @@ const BADGE: Record<string, { word: string; look: string }> = {
   open: { word: "required", look: "border-ochre text-ochre" },
   broken: { word: "required, seen otherwise", look: "border-dashed border-berry text-berry" },
 };
+const HEIGHT: Record<string, string> = { low: "low down", middle: "chest high", high: "up in the crown" };
+const POSITIONS = [
+  { value: "" as const, label: "not said" },
+  { value: "low" as const, label: "low" },
+  { value: "middle" as const, label: "middle" },
+  { value: "high" as const, label: "high" },
+];
 const REACH: Record<string, string> = { binoculars: "with binoculars", cut: "needs a cut" };
 
 /** One character: asked, scored by drawn tiles or numbers, and what has been scored already. */
@@ -76,7 +83,8 @@ export function Question(p: Props) {
                 <li key={s.id} className="flex flex-wrap items-center gap-2 border-l-4 border-ink pl-2 text-sm">
                   <span>
                     Recorded: <strong>{words(s, character, p.units)}</strong>
-                    {s.looked && `, ${s.certainty}, on ${s.samples}, ${s.where === "tree" ? "on the tree" : "on the ground"}`}
+                    {s.looked &&
+                      `, ${s.certainty}, on ${s.samples}, ${s.where === "tree" ? "on the tree" : "on the ground"}${s.position ? `, ${HEIGHT[s.position]}` : ""}`}
                   </span>
                   {!p.locked && (
                     <Button tone="quiet" disabled={p.busy} onClick={() => p.onTakeBack(s.id)}>
@@ -199,6 +207,14 @@ function Scoring(p: Props) {
           ]}
           onChange={(where) => set({ where })}
         />
+        {character.changesWithPosition && (
+          <Choice
+            label="How high on the tree"
+            value={draft.position ?? ""}
+            options={POSITIONS}
+            onChange={(position) => set({ position: position === "" ? null : position })}
+          />
+        )}
         <div className="flex flex-1 justify-end gap-2">
           <Button disabled={p.busy} onClick={p.onCouldNotLook}>
             Could not look

@@ -139,11 +139,41 @@ function PartSection({ part }: { part: Schemas["PartView"] }) {
         </>
       )}
       {part.leave && <p className="mt-2 text-sm">{part.leave}</p>}
+      {part.rehearsed && <Rehearsed r={part.rehearsed} />}
       <p className="mt-1 text-xs text-faded">
         Source: {part.sources.join("; ")}. An examination holds {part.freshnessDays} days for this part.
       </p>
     </section>
   );
+}
+
+/** How far a cleared gate can be trusted, in figures. */
+function Rehearsed({ r }: { r: NonNullable<Schemas["PartView"]["rehearsed"]> }) {
+  const odds = r.worstBound > 0 ? Math.floor(1 / r.worstBound) : 0;
+  return (
+    <div className="mt-3 border-l-4 border-ink pl-3 text-sm" data-rehearsed>
+      <h3 className="text-sm text-faded">Rehearsed with one careful examiner, {dayWords(r.madeOn)}</h3>
+      <p>
+        Of right trees the gate opened for <strong className="figures">{Math.round(r.rightShare * 100)} %</strong> within 12 looks in{" "}
+        {LONG[r.bestMonth - 1]}
+        {r.looks !== null && r.looks !== undefined && `, mostly after ${r.looks}`}.{" "}
+        {r.worstDanger && (
+          <>
+            The danger that passes most easily is {r.worstDanger}:{" "}
+            <strong className="figures">{odds > 1e8 ? "less than once in 100 million" : `at most once in ${roundDown(odds)}`}</strong>.
+          </>
+        )}
+      </p>
+      {!r.meetsAims && <p className="font-semibold text-berry">That misses our aim of once in 100,000: have a second person examine the tree.</p>}
+      <p className="text-xs text-faded">Simulated trees and examiners, from this flora’s own descriptions. It proves nothing about a real tree.</p>
+    </div>
+  );
+}
+
+/** To two figures, downward: never more reassuring than the figure itself. */
+function roundDown(n: number): string {
+  const step = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, n))) - 1);
+  return (Math.floor(n / step) * step).toLocaleString("en-GB");
 }
 
 function Harvests({ harvests }: { harvests: Schemas["HarvestView"][] }) {

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Flora;
+
+use Hylognosis\Document\DocumentError;
+use Hylognosis\Document\Node;
+
+/**
+ * A cross of two taxa of the flora, described by what its parents show: each state as often as in the mean of the two,
+ * each number from the lower to the higher of them. It carries the hazards of both, and nothing is taken from it.
+ */
+final readonly class Hybrid
+{
+    /**
+     * @param array<string, Taxon> $taxa
+     *
+     * @throws DocumentError if a parent is unknown or the two are one
+     */
+    public static function read(Node $node, array $taxa): Taxon
+    {
+        $node->onlyKnows(['id', 'name', 'common', 'parents', 'note']);
+        $ids = $node->texts('parents');
+        if (2 !== \count($ids) || $ids[0] === $ids[1]) {
+            throw DocumentError::at($node->path.'.parents', 'must name two different taxa.');
+        }
+        foreach ($ids as $id) {
+            FloraReader::known($taxa, $id, $node->path.'.parents', 'taxon');
+        }
+
+        return self::of($node->text('id'), $node->text('name'), $node->optionalText('common'), $taxa[$ids[0]], $taxa[$ids[1]], $node->optionalText('note'));
+    }
+
+    /** @param string $common empty: "between … and …" */
+    public static function of(string $id, string $name, string $common, Taxon $a, Taxon $b, string $note = ''): Taxon
+    {
+        $between = 'between '.$a->commonName().' and '.$b->commonName();
+
+        return new Taxon(
+            $id, $name, '', $a->family, [], '' === $common ? [$between] : [$common, $between],
+            new Status('hybrid', $a->status->protected || $b->status->protected, $note),
+            'A cross of '.$a->name.' and '.$b->name.'. What it shows lies between the two, and it cannot always be named.',
+            $a->calendar, self::mixed($a->description, $b->description), self::overlays($a, $a->stages, $b, $b->stages),
+            [...$a->hazards, ...$b->hazards], [], $a->sources, self::overlays($a, $a->positions, $b, $b->positions), [$a->id, $b->id],
+        );
+    }
+
+    /**
+     * @param array<string, Description> $ofA
+     * @param array<string, Description> $ofB
+     *
+     * @return array<string, Description>
+     */
+    private static function overlays(Taxon $a, array $ofA, Taxon $b, array $ofB): array
+    {
+        $overlays = [];
+        foreach (array_keys($ofA + $ofB) as $key) {
+            $overlays[$key] = self::mixed(
+                isset($ofA[$key]) ? $a->description->overlaidWith($ofA[$key]) : $a->description,
+                isset($ofB[$key]) ? $b->description->overlaidWith($ofB[$key]) : $b->description,
+            );
+        }
+
+        return $overlays;
+    }
+
+    private static function mixed(Description $a, Description $b): Description
+    {
+        $frequencies = $ranges = [];
+        foreach ($a->characters() as $id) {
+            $one = $a->frequencies($id);
+            $other = $b->frequencies($id);
+            if (null !== $one && null !== $other) {
+                foreach ($one + $other as $state => $_) {
+                    $frequencies[$id][$state] = (($one[$state] ?? 0.0) + ($other[$state] ?? 0.0)) / 2;
+                }
+            }
+            $low = $a->range($id);
+            $high = $b->range($id);
+            if (null !== $low && null !== $high) {
+                $ranges[$id] = NumberRange::of(min($low->least, $high->least), min($low->low, $high->low), max($low->high, $high->high), max($low->most, $high->most));
+            }
+        }
+
+        return new Description($frequencies, $ranges);
+    }
+}

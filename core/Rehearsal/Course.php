@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Rehearsal;
+
+/** How one simulated examination went. */
+final readonly class Course
+{
+    /**
+     * @param int   $looks  how many were taken
+     * @param float $weight how many times as likely the course is by fair chance; 1 where chance was fair
+     */
+    public function __construct(public bool $cleared, public int $looks, public float $weight)
+    {
+    }
+}

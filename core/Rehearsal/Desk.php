@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Rehearsal;
+
+use Hylognosis\Clearance\Dossier;
+use Hylognosis\Clearance\Gate;
+use Hylognosis\Clearance\NoContradiction;
+use Hylognosis\Clearance\PlaceTerms;
+use Hylognosis\Clearance\RequiredFeatures;
+use Hylognosis\Examination\Certainty;
+use Hylognosis\Examination\Examination;
+use Hylognosis\Examination\ExaminerRole;
+use Hylognosis\Examination\Observation;
+use Hylognosis\Examination\Whereabouts;
+use Hylognosis\Identification\Aim;
+use Hylognosis\Identification\CompiledFlora;
+use Hylognosis\Identification\Identification;
+use Hylognosis\Identification\Identifier;
+use Hylognosis\Identification\NextLook;
+use Hylognosis\Identification\Outlook;
+use Hylognosis\Identification\Suggestion;
+use Hylognosis\Season\Phenology;
+
+/**
+ * The real engine at the simulated examiner's elbow: the same identification, gate and next look that decide in the
+ * application. Most courses of an examination look alike, so what was asked once is remembered.
+ */
+final class Desk
+{
+    /** Remembered verdicts are dropped beyond so many. */
+    private const REMEMBERED = 20_000;
+    private const SUGGESTIONS = 6;
+
+    /** @var array<string, Verdict> */
+    private array $remembered = [];
+
+    public function __construct(
+        public readonly CompiledFlora $compiled,
+        public readonly Phenology $phenology,
+        public readonly Goal $goal,
+        private readonly \DateTimeImmutable $date,
+        private readonly Identifier $identifier = new Identifier(),
+        private readonly Gate $gate = new Gate(),
+        private readonly NextLook $nextLook = new NextLook(),
+    ) {
+    }
+
+    /**
+     * @param array<string, non-empty-list<non-empty-list<string|float>>> $scores       character → what each look read
+     * @param list<string>                                                $couldNotLook
+     */
+    public function verdict(array $scores, array $couldNotLook): Verdict
+    {
+        ksort($scores);
+        $key = json_encode([$scores, $couldNotLook], \JSON_THROW_ON_ERROR);
+        if (isset($this->remembered[$key])) {
+            return $this->remembered[$key];
+        }
+        if (\count($this->remembered) >= self::REMEMBERED) {
+            $this->remembered = [];
+        }
+
+        return $this->remembered[$key] = $this->asked($this->identification($scores, $couldNotLook));
+    }
+
+    /**
+     * @param array<string, non-empty-list<non-empty-list<string|float>>> $scores
+     * @param list<string>                                                $couldNotLook
+     */
+    public function identification(array $scores, array $couldNotLook): Identification
+    {
+        $observations = [];
+        foreach ($scores as $id => $looks) {
+            foreach ($looks as $values) {
+                $observations[] = $this->observation((string) $id, $values);
+            }
+        }
+
+        return $this->identifier->identify($this->compiled, Examination::of($this->date, $this->compiled->stage, ExaminerRole::Instructor, $observations, $couldNotLook));
+    }
+
+    private function asked(Identification $identification): Verdict
+    {
+        $dossier = new Dossier($this->goal->claim, $identification, $this->phenology, new PlaceTerms(true), $this->date);
+        $open = $this->gate->isOpenBut($dossier, ['people']);
+        $aim = new Aim($this->goal->claim->taxon, (new RequiredFeatures())->open($dossier), $dossier->openDangers(), (new NoContradiction())->broken($dossier));
+        $next = $open ? [] : $this->nextLook->suggest($identification, Outlook::unhindered($this->goal->day, $this->phenology), $aim, self::SUGGESTIONS);
+
+        return new Verdict($open, array_map(static fn (Suggestion $s): string => $s->character->id, $next));
+    }
+
+    /** @param non-empty-list<string|float> $values */
+    private function observation(string $id, array $values): Observation
+    {
+        $character = $this->compiled->flora->character($id);
+        $samples = max(2, $this->goal->required[$id]->samples ?? 2);
+        $numbers = array_values(array_filter($values, is_float(...)));
+        if ([] !== $numbers) {
+            return Observation::ofNumbers($character, [...$numbers, ...array_fill(0, max(0, $samples - \count($numbers)), $numbers[0])], Certainty::Sure, Whereabouts::Tree);
+        }
+        $states = array_values(array_filter($values, is_string(...)));
+        \assert([] !== $states);
+
+        return Observation::ofStates($character, $states, Certainty::Sure, $samples, Whereabouts::Tree);
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Rehearsal;
+
+use Hylognosis\Flora\Character;
+use Hylognosis\Identification\CompiledCharacter;
+use Hylognosis\Identification\CompiledFlora;
+use Hylognosis\Identification\MisreadingModel;
+
+/**
+ * How a simulated examiner reads. A tree that shows mostly one value shows another beside it in one look out of five.
+ * A look goes wrong at the examiner's rate, more often for characters the flora calls easily misread, never less often
+ * than a fifth of that rate; then another state is read, mostly one the flora names as confused with the true one, or,
+ * for numbers, what some other taxon of the flora would show. More samples do not help: the same eye makes the same mistake.
+ */
+final readonly class Eye
+{
+    /** A second look repeats the first reading so often, right or wrong. */
+    public const REPEATS = 0.3;
+    private const ALSO_SHOWN = 0.2;
+    private const LEAST_SHARE = 0.2;
+    private const MOST = 0.6;
+
+    private function __construct(private ExaminerKind $kind, private float $mean)
+    {
+    }
+
+    public static function of(ExaminerKind $kind, CompiledFlora $compiled): self
+    {
+        $rates = array_map(static fn (CompiledCharacter $c): float => $c->character->misreading, $compiled->characters);
+
+        return new self($kind, max(1e-9, array_sum($rates) / \count($rates)));
+    }
+
+    /** Probability, 0 to 0.6, that a look at this character is misread. */
+    public function rate(Character $character): float
+    {
+        return min(self::MOST, max(self::LEAST_SHARE * $this->kind->rate(), $this->kind->rate() * $character->misreading / $this->mean));
+    }
+
+    /**
+     * What one look can read on a tree that shows mostly the given value.
+     *
+     * @return non-empty-list<ReadValues>
+     */
+    public function reads(CompiledCharacter $character, Showing $showing, int $mostly): array
+    {
+        $rate = $this->rate($character->character);
+        $true = $showing->values[$mostly];
+        $reads = [new ReadValues([$true], (1 - $rate) * (1 - self::ALSO_SHOWN * (1 - $showing->shares[$mostly])))];
+        foreach ($showing->values as $i => $value) {
+            if ($i !== $mostly) {
+                $reads[] = new ReadValues([$true, $value], (1 - $rate) * self::ALSO_SHOWN * $showing->shares[$i]);
+            }
+        }
+        $wrong = \is_string($true) ? (MisreadingModel::misread($character->character)[$true] ?? []) : self::elsewhere($character, $true);
+        foreach ($wrong as $value => $share) {
+            $reads[] = new ReadValues([\is_string($true) ? (string) $value : (float) $value], $rate * $share);
+        }
+
+        return $reads;
+    }
+
+    /** @return array<int|string, float> numbers other taxa show → share of the misreadings */
+    private static function elsewhere(CompiledCharacter $character, float $true): array
+    {
+        $numbers = [];
+        foreach ($character->ranges as $range) {
+            $number = ($range->low + $range->high) / 2;
+            $number = $character->isCount() ? round($number) : round($number, 1);
+            if ($number !== $true) {
+                $numbers[(string) $number] = ($numbers[(string) $number] ?? 0.0) + 1.0;
+            }
+        }
+        $sum = array_sum($numbers);
+
+        return array_map(static fn (float $count): float => $count / $sum, $numbers);
+    }
+}

@@ -1,0 +1,273 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Rehearsal;
+
+use Hylognosis\Examination\LifeStage;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\Organ;
+use Hylognosis\Flora\Part;
+use Hylognosis\Flora\RequiredFeature;
+use Hylognosis\Flora\Severity;
+use Hylognosis\Flora\Source;
+use Hylognosis\Flora\Taxon;
+use Hylognosis\Identification\CompiledCharacter;
+use Hylognosis\Identification\CompiledFlora;
+use Hylognosis\Identification\Contrast;
+use Hylognosis\Season\DayOfYear;
+use Hylognosis\Season\Phenology;
+
+/**
+ * Reads a flora the way a careful editor would: can the required lists keep the dangerous taxa out, can they be worked
+ * through when the part is in season, is anything left undescribed that somebody's safety hangs on.
+ */
+final readonly class FloraAudit
+{
+    /** A description that says less than this share of what could be said has holes. */
+    private const FULL = 0.6;
+    private const USUAL_LIST = [4, 9];
+    private const MOSTLY = 0.5;
+
+    private CompiledFlora $compiled;
+    private Phenology $phenology;
+
+    public function __construct(private Flora $flora)
+    {
+        $this->compiled = CompiledFlora::of($flora, LifeStage::Mature);
+        $this->phenology = Phenology::at($flora, $flora->reference);
+    }
+
+    /** @return list<Remark> faults first */
+    public function remarks(): array
+    {
+        $remarks = [...$this->lists(), ...$this->blocked(), ...$this->holes(), ...$this->unused()];
+        usort($remarks, static fn (Remark $a, Remark $b): int => $b->fault <=> $a->fault);
+
+        return $remarks;
+    }
+
+    /** @return list<PairAudit> every wanted part against every dangerous taxon, weakest first */
+    public function pairs(): array
+    {
+        $pairs = [];
+        foreach ($this->flora->taxa as $taxon) {
+            $contrast = Contrast::of($this->compiled, $taxon->id);
+            foreach ($taxon->parts as $part) {
+                foreach ('' === $part->harmful ? $this->flora->dangerous() : [] as $danger) {
+                    if ($danger->id !== $taxon->id && !\in_array($taxon->id, $danger->parents, true)) {
+                        $pairs[] = $this->pair($taxon, $part, $danger, $contrast);
+                    }
+                }
+            }
+        }
+        usort($pairs, static fn (PairAudit $a, PairAudit $b): int => [$a->excludes, \count($a->organs), \count($a->characters), -$a->severity->rank(), $a->taxon, $a->danger]
+            <=> [$b->excludes, \count($b->organs), \count($b->characters), -$b->severity->rank(), $b->taxon, $b->danger]);
+
+        return $pairs;
+    }
+
+    /** @return list<int> months, 1 to 12, in which the part has its window and all its required features can be seen on some day */
+    public function months(Taxon $taxon, Part $part): array
+    {
+        $months = [];
+        for ($d = 0; null !== $part->window && $d < $part->window->days(); ++$d) {
+            $day = $part->window->from->plus($d);
+            if (!isset($months[$day->month()]) && $this->allShow($taxon, $part, $day)) {
+                $months[$day->month()] = $day->month();
+            }
+        }
+        sort($months);
+
+        return $months;
+    }
+
+    private function allShow(Taxon $taxon, Part $part, DayOfYear $day): bool
+    {
+        foreach ($part->required as $feature) {
+            if (!$this->phenology->shows($taxon, $this->flora->character($feature->character), $day)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private function pair(Taxon $taxon, Part $part, Taxon $danger, Contrast $contrast): PairAudit
+    {
+        $other = $this->compiled->numbers[$danger->id];
+        $lookAlike = $part->lookAlike($danger->id);
+        $characters = $organs = $further = [];
+        $decided = false;
+        foreach ($part->required as $feature) {
+            if ($this->partsForCertain($feature, $other)) {
+                $characters[] = $feature->character;
+                $organ = $this->flora->character($feature->character)->organ;
+                $organs[$organ->value] = $organ;
+                $decided = $decided || \in_array($feature->character, $lookAlike->decisive ?? [], true);
+            }
+        }
+        $reachable = $organs;
+        foreach ($this->compiled->characters as $id => $character) {
+            if (!\in_array($id, $characters, true) && $contrast->against($id, $other) > self::MOSTLY) {
+                $further[] = $id;
+                $reachable[$character->character->organ->value] = $character->character->organ;
+                $decided = $decided || \in_array($id, $lookAlike->decisive ?? [], true);
+            }
+        }
+
+        return new PairAudit(
+            $taxon->id, $part->id, $danger->id, Severity::worse($danger->severity(), $lookAlike->severity ?? Severity::Harmless),
+            $characters, array_values($organs), $further,
+            self::enough($organs) || ([] !== array_intersect($characters, $lookAlike->decisive ?? [])), $decided || self::enough($reachable),
+        );
+    }
+
+    /** Whether the dangerous taxon never shows any value the feature accepts. */
+    private function partsForCertain(RequiredFeature $feature, int $danger): bool
+    {
+        $character = $this->compiled->characters[$feature->character];
+        if (null !== $feature->range) {
+            $range = $character->ranges[$danger] ?? null;
+
+            return isset($character->inapplicable[$danger]) || (null !== $range && ($range->most < $feature->range->least || $range->least > $feature->range->most));
+        }
+
+        return [] === array_filter($feature->states, static fn (string $state): bool => !$character->rulesOut($danger, $state));
+    }
+
+    /** @param array<string, Organ> $organs */
+    private static function enough(array $organs): bool
+    {
+        return \count($organs) >= 2 && [] !== array_filter($organs, static fn (Organ $organ): bool => $organ->decidesAlone());
+    }
+
+    /** @return list<Remark> required lists that cannot be met, or hardly */
+    private function lists(): array
+    {
+        $remarks = [];
+        foreach ($this->flora->taxa as $taxon) {
+            foreach ($taxon->parts as $part) {
+                if ('' !== $part->harmful) {
+                    continue;
+                }
+                $where = $taxon->id.', '.$part->label;
+                foreach ($part->required as $feature) {
+                    array_push($remarks, ...$this->feature($taxon, $part, $feature, $where));
+                }
+                if ([] === $this->months($taxon, $part)) {
+                    $remarks[] = new Remark(true, $where, 'on no day of its window can all required features be seen.');
+                }
+                $count = \count($part->required);
+                if ($count < self::USUAL_LIST[0] || $count > self::USUAL_LIST[1]) {
+                    $remarks[] = new Remark(false, $where, \sprintf('requires %d features; a list people can work through has %d to %d.', $count, ...self::USUAL_LIST));
+                }
+                $organs = array_unique(array_map(fn (RequiredFeature $f): string => $this->flora->character($f->character)->organ->value, $part->required));
+                if (\count($organs) < 3) {
+                    $remarks[] = new Remark(false, $where, \sprintf('the required features lie in %d organs; three have to be scored.', \count($organs)));
+                }
+            }
+        }
+
+        return $remarks;
+    }
+
+    /** @return list<Remark> */
+    private function feature(Taxon $taxon, Part $part, RequiredFeature $feature, string $where): array
+    {
+        $character = $this->flora->character($feature->character);
+        $remarks = [];
+        if (null === $this->phenology->nextShowing($taxon, $character, DayOfYear::of(1))) {
+            $remarks[] = new Remark(true, $where, $character->id.' is required and can never be seen on it.');
+        }
+        if (!$taxon->description->describes($character->id)) {
+            return [...$remarks, new Remark(true, $where, $character->id.' is required and not described.')];
+        }
+        if (null === $feature->range) {
+            $share = array_sum(array_intersect_key($taxon->description->frequencies($character->id) ?? [], array_flip($feature->states)));
+        } else {
+            $range = $taxon->description->range($character->id);
+            $share = null === $range ? 0.0 : $range->share($feature->range->least, $feature->range->most + ($this->compiled->characters[$character->id]->isCount() ? 1.0 : 0.0), $this->compiled->characters[$character->id]->isCount());
+        }
+        if ($share < self::MOSTLY) {
+            $remarks[] = new Remark($share < 0.05, $where, \sprintf('only %d %% of its own trees show an accepted value of %s.', round($share * 100), $character->id));
+        }
+
+        return $remarks;
+    }
+
+    /** @return list<Remark> parts whose gate can never open, since a danger cannot be excluded */
+    private function blocked(): array
+    {
+        $remarks = [];
+        foreach ($this->pairs() as $pair) {
+            $where = $pair->taxon.', '.$pair->part;
+            if (!$pair->canExclude) {
+                $remarks[] = new Remark(true, $where, \sprintf('%s (%s) can never be excluded: the descriptions part the two in too few organs.', $pair->danger, $pair->severity->value));
+            } elseif (!$pair->excludes) {
+                $remarks[] = new Remark(false, $where, \sprintf('the required list alone does not exclude %s (%s); it takes one of: %s.', $pair->danger, $pair->severity->value, implode(', ', \array_slice($pair->further, 0, 4))));
+            }
+        }
+
+        return $remarks;
+    }
+
+    /** @return list<Remark> descriptions with holes */
+    private function holes(): array
+    {
+        $required = [];
+        foreach ($this->flora->taxa as $taxon) {
+            foreach ($taxon->parts as $part) {
+                foreach ($part->required as $feature) {
+                    $required[$feature->character] = true;
+                }
+            }
+        }
+        $remarks = [];
+        foreach ($this->flora->taxa as $taxon) {
+            if ($taxon->isHybrid()) {
+                continue;
+            }
+            $number = $this->compiled->numbers[$taxon->id];
+            $silent = array_keys(array_filter($this->compiled->characters, static fn (CompiledCharacter $c): bool => isset($c->silent[$number])));
+            $sayable = \count(array_filter($this->compiled->characters, static fn (CompiledCharacter $c): bool => !isset($c->inapplicable[$number])));
+            if (\count($silent) > (1 - self::FULL) * $sayable) {
+                $remarks[] = new Remark(false, $taxon->id, \sprintf('describes %d of the %d characters that could be scored on it.', $sayable - \count($silent), $sayable));
+            }
+            $missed = array_intersect($silent, array_keys($required));
+            if ($taxon->severity()->isHazard() && [] !== $missed) {
+                $remarks[] = new Remark(false, $taxon->id, 'is dangerous, and silent on what others require: '.implode(', ', $missed).'.');
+            }
+        }
+
+        return $remarks;
+    }
+
+    /** @return list<Remark> states and sources nobody uses */
+    private function unused(): array
+    {
+        $remarks = [];
+        foreach ($this->compiled->characters as $id => $character) {
+            foreach ($character->outcomes as $state => $o) {
+                $used = array_filter($character->shown[$o], static fn (float $share, int $t): bool => $share > 0.0 && !isset($character->silent[$t]), \ARRAY_FILTER_USE_BOTH);
+                if ([] === $used) {
+                    $remarks[] = new Remark(false, $id, \sprintf('no taxon shows the state "%s".', $state));
+                }
+            }
+        }
+        $cited = [];
+        foreach ($this->flora->taxa as $taxon) {
+            foreach ([$taxon->sources, ...array_map(static fn ($hazard): array => $hazard->sources, $taxon->hazards), ...array_map(static fn (Part $part): array => $part->sources, array_values($taxon->parts))] as $references) {
+                foreach ($references as $reference) {
+                    $cited[$reference->source] = true;
+                }
+            }
+        }
+        foreach (array_diff_key($this->flora->sources, $cited) as $source) {
+            \assert($source instanceof Source);
+            $remarks[] = new Remark(false, 'sources, '.$source->id, 'nothing refers to it.');
+        }
+
+        return $remarks;
+    }
+}

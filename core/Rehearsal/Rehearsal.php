@@ -1,0 +1,249 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Rehearsal;
+
+use Hylognosis\Clearance\Claim;
+use Hylognosis\Examination\LifeStage;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\Part;
+use Hylognosis\Flora\Severity;
+use Hylognosis\Flora\Taxon;
+use Hylognosis\Identification\CompiledFlora;
+use Hylognosis\Identification\Conclusion;
+use Hylognosis\Identification\NextLook;
+use Hylognosis\Identification\Outlook;
+use Hylognosis\Measure\Proportion;
+use Hylognosis\Season\DayOfYear;
+use Hylognosis\Season\Phenology;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+/**
+ * Plays a flora's examinations many times over, before anybody relies on it: how often a dangerous tree would pass for
+ * a wanted one, how often a right tree is cleared, and what becomes of trees the flora does not hold. The same seed gives
+ * the same figures, in whatever order they are asked for.
+ */
+final class Rehearsal
+{
+    /** Trees met, by age: most that one takes from are full-grown (an assumption). */
+    private const STAGES = [['mature', 0.6], ['young', 0.25], ['old', 0.15]];
+    /** Where the exact bound is no more than this, nothing is played: it is proven well enough. */
+    private const PROVEN = 1e-8;
+    /** One-sided 95 % of the normal distribution. */
+    private const Z = 1.6448536269514722;
+    private const FEWEST_PASSES = 30;
+
+    /** @var array<string, CompiledFlora> */
+    private array $compiled = [];
+
+    /**
+     * @param int $plays examinations played for each estimate
+     */
+    public function __construct(private readonly Flora $flora, private readonly int $seed, private readonly int $plays)
+    {
+    }
+
+    /** @return list<array{Taxon, Part}> every part that may be taken */
+    public function wanted(): array
+    {
+        $wanted = [];
+        foreach ($this->flora->taxa as $taxon) {
+            foreach ($taxon->parts as $part) {
+                if ('' === $part->harmful) {
+                    $wanted[] = [$taxon, $part];
+                }
+            }
+        }
+
+        return $wanted;
+    }
+
+    /** @return array<int, DayOfYear> month → the day of it nearest its middle that lies in the part's window */
+    public static function months(Part $part): array
+    {
+        $days = [];
+        for ($d = 0; null !== $part->window && $d < $part->window->days(); ++$d) {
+            $day = $part->window->from->plus($d);
+            $best = $days[$day->month()] ?? null;
+            $middle = DayOfYear::parse(\sprintf('%02d-15', $day->month()))->number;
+            if (null === $best || abs($day->number - $middle) < abs($best->number - $middle)) {
+                $days[$day->month()] = $day;
+            }
+        }
+        ksort($days);
+
+        return $days;
+    }
+
+    /** How often right trees are cleared in a month in which the part has its window. */
+    public function right(Taxon $taxon, Part $part, int $month, DayOfYear $day, ExaminerKind $kind): RightClearance
+    {
+        $goal = Goal::of(new Claim($taxon, $part, []), $day);
+        $random = $this->random('right', $taxon->id, $part->id, (string) $month, $kind->value);
+        $cleared = $played = 0;
+        $looks = [];
+        foreach (self::STAGES as [$stage, $share]) {
+            $rehearser = $this->rehearser($this->compiled($this->flora, $stage), $goal, $kind, $taxon->id, false);
+            for ($i = 0, $n = (int) round($this->plays * $share); $i < $n; ++$i, ++$played) {
+                $course = $rehearser->play(Chance::fair($random));
+                if ($course->cleared) {
+                    ++$cleared;
+                    $looks[] = $course->looks;
+                }
+            }
+        }
+        sort($looks);
+
+        return new RightClearance($taxon->id, $part->id, $month, $kind, Proportion::of($cleared, max(1, $played)), [] === $looks ? null : (float) $looks[intdiv(\count($looks), 2)]);
+    }
+
+    /**
+     * How often a dangerous tree passes for the wanted one, in the worst month of its window.
+     *
+     * @param array<int, DayOfYear> $days {@see months}
+     */
+    public function passing(Taxon $taxon, Part $part, Taxon $danger, array $days, ExaminerKind $kind): Passing
+    {
+        $goal = null;
+        $bound = -1.0;
+        foreach ($days as $day) {
+            $there = Goal::of(new Claim($taxon, $part, []), $day);
+            $most = $this->bound($this->flora, $there, $danger->id, $kind);
+            [$goal, $bound] = $most > $bound ? [$there, $most] : [$goal, $bound];
+        }
+        \assert(null !== $goal);
+        $severity = Severity::worse($danger->severity(), $part->lookAlike($danger->id)->severity ?? Severity::Harmless);
+        if ($bound <= self::PROVEN) {
+            return new Passing($taxon->id, $part->id, $danger->id, $severity, $kind, null, $bound, 0);
+        }
+        $random = $this->random('passing', $taxon->id, $part->id, $danger->id, $kind->value);
+        $mean = $variance = 0.0;
+        $passed = $played = 0;
+        foreach (self::STAGES as [$stage, $share]) {
+            $rehearser = $this->rehearser($this->compiled($this->flora, $stage), $goal, $kind, $danger->id, true);
+            $sum = $squares = 0.0;
+            $n = max(1, (int) round($this->plays * $share));
+            for ($i = 0; $i < $n; ++$i, ++$played) {
+                $course = $rehearser->play(Chance::leaning($random));
+                if ($course->cleared) {
+                    ++$passed;
+                    $sum += $course->weight;
+                    $squares += $course->weight ** 2;
+                }
+            }
+            $mean += $share * $sum / $n;
+            $variance += $share ** 2 * max(0.0, $squares / $n - ($sum / $n) ** 2) / $n;
+        }
+        // Too few passes make a poor estimate of the spread: then only the exact bound counts.
+        $upper = $passed >= self::FEWEST_PASSES ? min($bound, $mean + self::Z * sqrt($variance)) : $bound;
+
+        return new Passing($taxon->id, $part->id, $danger->id, $severity, $kind, $mean, $upper, $played);
+    }
+
+    /** What becomes of a taxon's trees where the flora does not hold it. */
+    public function outsiders(Taxon $taxon, ExaminerKind $kind): Outsiders
+    {
+        $rest = $this->flora->without($taxon->id);
+        $random = $this->random('outsiders', $taxon->id, $kind->value);
+        [$bound, $as] = [0.0, ''];
+        $goals = [];
+        foreach ((new self($rest, $this->seed, $this->plays))->wanted() as [$hoped, $part]) {
+            $days = self::months($part);
+            $goal = Goal::of(new Claim($hoped, $part, []), $days[array_keys($days)[intdiv(\count($days), 2)]]);
+            $goals[] = $goal;
+            $passes = $this->bound($this->flora, $goal, $taxon->id, $kind);
+            if ($passes >= $bound) {
+                [$bound, $as] = [$passes, $hoped->id.'/'.$part->id];
+            }
+        }
+        $n = max(1, intdiv($this->plays, 5));
+        $recognised = $named = $cleared = 0;
+        for ($i = 0; $i < $n; ++$i) {
+            $conclusion = $this->lookedAtWithoutHope($rest, $taxon, $kind, DayOfYear::of(1 + (int) ($i * 364 / $n)), Chance::fair($random));
+            $recognised += (int) (Conclusion::NoneOfThese === $conclusion);
+            $named += (int) (Conclusion::Named === $conclusion);
+        }
+        foreach ($goals as $goal) {
+            $rehearser = new Rehearser($this->desk($this->compiled($rest, 'mature'), $goal), Eye::of($kind, $this->compiled($this->flora, 'mature')), new TreeKind($this->compiled($this->flora, 'mature'), $taxon->id, false));
+            for ($i = 0, $each = max(1, intdiv($n, 10)); $i < $each; ++$i) {
+                $cleared += (int) $rehearser->play(Chance::fair($random))->cleared;
+            }
+        }
+
+        return new Outsiders($taxon->id, $kind, Proportion::of($recognised, $n), Proportion::of($named, $n), Proportion::of($cleared, max(1, \count($goals) * max(1, intdiv($n, 10)))), $bound, $as);
+    }
+
+    private function lookedAtWithoutHope(Flora $rest, Taxon $taxon, ExaminerKind $kind, DayOfYear $day, Chance $chance): Conclusion
+    {
+        $full = $this->compiled($this->flora, 'mature');
+        $held = $this->compiled($rest, 'mature');
+        $eye = Eye::of($kind, $full);
+        $tree = new TreeKind($full, $taxon->id, false);
+        [$hoped, $part] = $this->wanted()[0];
+        $desk = $this->desk($held, $goal = Goal::of(new Claim($hoped, $part, []), $day));
+        $phenology = Phenology::at($rest, $rest->reference);
+        $phases = $phenology->phases($taxon, $day);
+        $scores = $couldNotLook = [];
+        $identification = $desk->identification([], []);
+        for ($looks = 0; $looks < Rehearser::LOOKS; ++$looks) {
+            $next = (new NextLook())->suggest($identification, Outlook::unhindered($day, $phenology), null, 1)[0] ?? null;
+            if (null === $next) {
+                break;
+            }
+            $id = $next->character->id;
+            $showing = $tree->showing($id, $goal);
+            $character = $tree->character($id);
+            if (null === $showing || 0 === ($character->phenophases & $phases)) {
+                $couldNotLook[] = $id;
+            } else {
+                $reads = $eye->reads($character, $showing, $chance->pick($showing->shares, []));
+                $scores[$id][] = $reads[$chance->pick(array_map(static fn (ReadValues $r): float => $r->probability, $reads), [])]->values;
+            }
+            $identification = $desk->identification($scores, $couldNotLook);
+        }
+
+        return $identification->conclusion();
+    }
+
+    private function bound(Flora $flora, Goal $goal, string $tree, ExaminerKind $kind): float
+    {
+        $bound = 0.0;
+        foreach (self::STAGES as [$stage, $share]) {
+            $compiled = $this->compiled($flora, $stage);
+            $bound += $share * (new ExactBound(Eye::of($kind, $compiled)))->of(new TreeKind($compiled, $tree, true), $goal, $this->desk($compiled, $goal));
+        }
+
+        return $bound;
+    }
+
+    private function rehearser(CompiledFlora $compiled, Goal $goal, ExaminerKind $kind, string $tree, bool $unknownIsWelcome): Rehearser
+    {
+        return new Rehearser($this->desk($compiled, $goal), Eye::of($kind, $compiled), new TreeKind($compiled, $tree, $unknownIsWelcome));
+    }
+
+    /** @var array<string, Desk> */
+    private array $desks = [];
+
+    private function desk(CompiledFlora $compiled, Goal $goal): Desk
+    {
+        $key = spl_object_id($compiled).'|'.$goal->claim->taxon->id.'|'.$goal->claim->part->id.'|'.$goal->day->number;
+        if (!isset($this->desks[$key])) {
+            $this->desks = \count($this->desks) > 12 ? [] : $this->desks; // verdicts are remembered at the desk; few desks are in use at a time
+            $this->desks[$key] = new Desk($compiled, Phenology::at($compiled->flora, $compiled->flora->reference), $goal, new \DateTimeImmutable('2027-'.$goal->day));
+        }
+
+        return $this->desks[$key];
+    }
+
+    private function compiled(Flora $flora, string $stage): CompiledFlora
+    {
+        return $this->compiled[spl_object_id($flora).$stage] ??= CompiledFlora::of($flora, LifeStage::from($stage));
+    }
+
+    private function random(string ...$what): Randomizer
+    {
+        return new Randomizer(new Xoshiro256StarStar(hash('sha256', $this->seed.'|'.implode('|', $what), true)));
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Rehearsal;
+
+use Hylognosis\Flora\Taxon;
+use Hylognosis\Identification\CompiledCharacter;
+use Hylognosis\Identification\CompiledFlora;
+use Hylognosis\Season\DayOfYear;
+use Hylognosis\Season\Phenology;
+
+/** The kind of tree that really stands there: a taxon of a flora, which need not be the flora the examiner holds. */
+final readonly class TreeKind
+{
+    private const ANOTHER_YEAR_DAYS = 14;
+
+    private int $number;
+
+    /**
+     * @param bool $unknownIsWelcome what the flora does not say of this kind looks the way the examiner hopes: the worst
+     *                               case, for dangerous trees; otherwise it looks as trees of the flora look on the whole
+     */
+    public function __construct(private CompiledFlora $compiled, string $taxon, private bool $unknownIsWelcome)
+    {
+        $this->number = $compiled->numbers[$taxon];
+    }
+
+    public function taxon(): Taxon
+    {
+        return $this->compiled->flora->taxon($this->compiled->taxa[$this->number]);
+    }
+
+    public function character(string $id): CompiledCharacter
+    {
+        return $this->compiled->characters[$id];
+    }
+
+    /**
+     * What it shows on a day, one bit per phenophase. Of a dangerous tree also what it would show two weeks earlier or
+     * later: no two years are alike.
+     */
+    public function phases(Phenology $phenology, DayOfYear $day): int
+    {
+        $phases = 0;
+        foreach ($this->unknownIsWelcome ? [-self::ANOTHER_YEAR_DAYS, 0, self::ANOTHER_YEAR_DAYS] : [0] as $days) {
+            $phases |= $phenology->phases($this->taxon(), $day->plus($days));
+        }
+
+        return $phases;
+    }
+
+    /** What it shows in a character; none where the character makes no sense on it. */
+    public function showing(string $id, Goal $goal): ?Showing
+    {
+        $character = $this->compiled->characters[$id];
+        $hoped = $this->compiled->numbers[$goal->claim->taxon->id] ?? null;
+
+        return Showing::of($character, $this->unknownIsWelcome && null !== $hoped && isset($character->silent[$this->number]) ? $hoped : $this->number);
+    }
+}
