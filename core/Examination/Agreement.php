@@ -8,7 +8,7 @@ namespace Hylognosis\Examination;
  * How far examiners agree beyond chance: 1 all of one mind, 0 no better than chance, below 0 worse.
  *
  * Sources: J. Cohen, Educ. Psychol. Meas. 20 (1960) 37–46; J. L. Fleiss, Psychol. Bull. 76 (1971) 378–382 (both from
- * memory; Cohen's is checked against scikit-learn, Fleiss's against his printed example, in tests/Reference).
+ * memory; Cohen's is checked against scikit-learn, Fleiss's against a printed worked example, in tests/Reference).
  */
 final readonly class Agreement
 {

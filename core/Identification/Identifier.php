@@ -18,7 +18,7 @@ final readonly class Identifier
     /** Several values seen on one tree are not independent looks: their mean counts at most twice. */
     private const MOST_REPEATS = 2.0;
 
-    public function __construct(private Fit $fit = new Fit())
+    public function __construct(private Fit $fit = new Fit(), private Tempering $tempering = new Tempering())
     {
     }
 
@@ -27,10 +27,10 @@ final readonly class Identifier
         $taxa = \count($compiled->taxa);
         $logs = array_fill(0, $taxa, log((1.0 - self::UNLISTED) / $taxa));
         $unlisted = log(self::UNLISTED);
-        $tempering = Tempering::for($examination);
+        $weights = $this->tempering->weights($examination);
         $evidence = [];
         foreach ($examination->findings as $id => $finding) {
-            $weight = $tempering->weight($finding);
+            $weight = $weights[$id];
             $row = $this->logLikelihoods($compiled, $finding);
             foreach ($row as $t => $log) {
                 $row[$t] = $log * $weight;

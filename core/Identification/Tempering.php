@@ -5,37 +5,39 @@ declare(strict_types=1);
 namespace Hylognosis\Identification;
 
 use Hylognosis\Examination\Examination;
-use Hylognosis\Examination\Finding;
 
 /**
- * Weight of a score in the posterior. Characters of one organ are not independent: n scores of one organ
- * together weigh n^0.7 scores, so that ten leaf scores (5.0) weigh about what three organs scored twice
- * each (4.9), near enough. What lies on the ground weighs three tenths.
+ * Weights of scores in the posterior. Characters of one organ are not independent: n scores of one organ together weigh
+ * n^(1 − exponent) scores. What lies on the ground weighs three tenths, and may come from another tree.
+ *
+ * The exponent is chosen by calibration on outside data (docs/how-it-decides.md, "Calibration").
  */
 final readonly class Tempering
 {
-    private const EXPONENT = 0.3;
+    public const EXPONENT = 0.3;
     private const LITTER = 0.3;
 
-    /** @param array<string, int> $scored number of scores by organ */
-    private function __construct(private array $scored)
+    /** @throws \InvalidArgumentException if the exponent is not 0 (independent) to 1 (an organ counts as one score) */
+    public function __construct(private float $exponent = self::EXPONENT)
     {
+        if ($exponent < 0.0 || $exponent > 1.0) {
+            throw new \InvalidArgumentException(\sprintf('The exponent of tempering lies between 0 and 1; %s does not.', $exponent));
+        }
     }
 
-    public static function for(Examination $examination): self
+    /** @return array<string, float> by character, 0 to 1 */
+    public function weights(Examination $examination): array
     {
         $scored = [];
         foreach ($examination->findings as $finding) {
             $organ = $finding->character->organ->value;
             $scored[$organ] = ($scored[$organ] ?? 0) + 1;
         }
+        $weights = [];
+        foreach ($examination->findings as $id => $finding) {
+            $weights[$id] = ($scored[$finding->character->organ->value] ?? 1) ** -$this->exponent * ($finding->isLitter() ? self::LITTER : 1.0);
+        }
 
-        return new self($scored);
-    }
-
-    /** 0 to 1. */
-    public function weight(Finding $finding): float
-    {
-        return $this->scored[$finding->character->organ->value] ** -self::EXPONENT * ($finding->isLitter() ? self::LITTER : 1.0);
+        return $weights;
     }
 }

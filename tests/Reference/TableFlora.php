@@ -20,11 +20,14 @@ use Hylognosis\Measure\Length;
 use Hylognosis\Season\Place;
 use Hylognosis\Season\Window;
 
-/** A flora made from a table of probabilities, one organ to a character, so that nothing is tempered. */
+/** A flora made from a table of probabilities; one organ to a character, so that nothing is tempered, unless organs are given. */
 final readonly class TableFlora
 {
-    /** @param array<string, array<string, array<string, float>>> $table taxon → character → state → share */
-    public static function of(array $table, float $misreading): Flora
+    /**
+     * @param array<string, array<string, array<string, float>>> $table  taxon → character → state → share
+     * @param array<string, Organ>                               $organs by character
+     */
+    public static function of(array $table, float $misreading, array $organs = []): Flora
     {
         $characters = $taxa = [];
         foreach ($table as $id => $described) {
@@ -34,7 +37,7 @@ final readonly class TableFlora
                     $states[(string) $state] = new State((string) $state, (string) $state, (string) $state, 'none', false);
                 }
                 $characters[$character] ??= new Character(
-                    $character, Organ::cases()[\count($characters)], CharacterKind::States, $character, $character, '', $states, '',
+                    $character, $organs[$character] ?? Organ::cases()[\count($characters)], CharacterKind::States, $character, $character, '', $states, '',
                     Phenophase::cases(), Reach::Hand, Instrument::None, 1, $misreading, [], false, false, null,
                 );
             }

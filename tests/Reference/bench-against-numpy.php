@@ -32,14 +32,15 @@ foreach ([60, 300, 1000, 5000] as $taxa) {
     }
     $examination = Examination::of(new DateTimeImmutable('2027-06-14'), LifeStage::Mature, ExaminerRole::Instructor, $observations);
     $times = [];
+    $identification = (new Identifier())->identify($compiled, $examination);
     for ($round = 0; $round < 30; ++$round) {
         $start = hrtime(true);
-        $identification = (new Identifier())->identify($compiled, $examination);
+        (new Identifier())->identify($compiled, $examination);
         $times[] = (hrtime(true) - $start) / 1e6;
     }
     sort($times);
-    $tempering = Tempering::for($examination);
-    $table = $weights = [];
+    $weights = (new Tempering())->weights($examination);
+    $table = [];
     foreach ($examination->findings as $id => $finding) {
         $character = $compiled->characters[$id];
         $rate = MisreadingModel::rate($finding);
@@ -49,12 +50,14 @@ foreach ([60, 300, 1000, 5000] as $taxa) {
             }
             $table[$id][$o][] = max(1e-9, $character->background[$o]);
         }
-        $weights[] = $tempering->weight($finding);
     }
-    $python = new Process(['/usr/bin/python3', __DIR__.'/posterior_baseline.py'], input: json_encode(['table' => array_values($table), 'weights' => $weights], JSON_THROW_ON_ERROR), timeout: 120);
+    $python = new Process(['/usr/bin/python3', __DIR__.'/posterior_baseline.py'], input: json_encode(['table' => array_values($table), 'weights' => array_values($weights)], \JSON_THROW_ON_ERROR), timeout: 120);
     $python->mustRun();
     /** @var array{numpy: float, sklearn: float, posterior: list<float>} $there */
-    $there = json_decode($python->getOutput(), true, flags: JSON_THROW_ON_ERROR);
-    $gap = max(array_map(static fn (float $a, float $b): float => abs($a - $b), [...$identification->posterior, $identification->unlisted], $there['posterior']));
+    $there = json_decode($python->getOutput(), true, flags: \JSON_THROW_ON_ERROR);
+    $gap = 0.0;
+    foreach ([...$identification->posterior, $identification->unlisted] as $t => $here) {
+        $gap = max($gap, abs($here - $there['posterior'][$t]));
+    }
     printf("%5d × %-6d %10.3f %10.3f %10.3f %14.1e\n", $taxa, 110, $times[15], $there['numpy'], $there['sklearn'], $gap);
 }

@@ -28,6 +28,7 @@ def posterior():
 model = CategoricalNB()
 model.classes_ = np.arange(taxa + 1)
 model.class_log_prior_ = prior
+model.class_count_ = np.ones(taxa + 1)
 model.n_features_in_ = len(logs)
 model.feature_log_prob_ = [w * table.T for w, table in zip(weights, logs)]
 model.min_categories = None

@@ -12,6 +12,8 @@ use Hylognosis\Examination\LifeStage;
 use Hylognosis\Examination\Observation;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\FloraDocument;
+use Hylognosis\Flora\FloraReader;
 use Hylognosis\Identification\CompiledFlora;
 use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Identifier;
@@ -39,6 +41,68 @@ final class Starter
     public static function flora(): Flora
     {
         return self::$flora ??= (new FloraFiles())->load(\dirname(__DIR__, 2).'/flora/central-european-hills')[0];
+    }
+
+    /**
+     * The starter flora with something changed in its document.
+     *
+     * @param array<string, mixed> $changes path in the document, taxa by their id, such as `taxa/cornus-mas/parts/fruit/window` → new value
+     *
+     * @throws \Hylognosis\Document\DocumentError if the changed document cannot be taken
+     */
+    public static function changed(array $changes): Flora
+    {
+        $content = self::document()->content;
+        $content['taxa'] = self::taxonDocuments();
+        foreach ($changes as $path => $value) {
+            $content = self::set($content, explode('/', $path), $value);
+        }
+        \assert(\is_array($content['taxa']));
+        $content['taxa'] = array_values($content['taxa']);
+        $named = [];
+        foreach ($content as $key => $value) {
+            $named[(string) $key] = $value;
+        }
+
+        return (new FloraReader())->read(new FloraDocument($named));
+    }
+
+    /** @return array<string, array<mixed>> by id */
+    public static function taxonDocuments(): array
+    {
+        $taxa = self::document()->content['taxa'];
+        \assert(\is_array($taxa));
+        $byId = [];
+        foreach ($taxa as $taxon) {
+            \assert(\is_array($taxon) && \is_string($taxon['id']));
+            $byId[$taxon['id']] = $taxon;
+        }
+
+        return $byId;
+    }
+
+    private static function document(): FloraDocument
+    {
+        return (new FloraFiles())->load(\dirname(__DIR__, 2).'/flora/central-european-hills')[1];
+    }
+
+    /**
+     * @param array<mixed>           $in
+     * @param non-empty-list<string> $path
+     *
+     * @return array<mixed>
+     */
+    private static function set(array $in, array $path, mixed $value): array
+    {
+        $key = array_shift($path);
+        if ([] !== $path) {
+            $deeper = $in[$key] ?? [];
+            \assert(\is_array($deeper));
+            $value = self::set($deeper, $path, $value);
+        }
+        $in[$key] = $value;
+
+        return array_filter($in, static fn (mixed $v): bool => null !== $v);
     }
 
     public static function compiled(): CompiledFlora
