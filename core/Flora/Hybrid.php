@@ -42,7 +42,7 @@ final readonly class Hybrid
             new Status('hybrid', $a->status->protected || $b->status->protected, $note),
             'A cross of '.$a->name.' and '.$b->name.'. What it shows lies between the two, and it cannot always be named.',
             $a->calendar, self::mixed($a->description, $b->description), self::overlays($a, $a->stages, $b, $b->stages),
-            [...$a->hazards, ...$b->hazards], [], $a->sources, self::overlays($a, $a->positions, $b, $b->positions), [$a->id, $b->id],
+            [...$a->hazards, ...$b->hazards], [], $a->sources, self::overlays($a, $a->positions, $b, $b->positions), [], [$a->id, $b->id],
         );
     }
 

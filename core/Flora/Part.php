@@ -20,6 +20,8 @@ final readonly class Part
      * @param string                $group         id of the group whose name is enough for this part; empty if the species is needed
      * @param int                   $freshnessDays days an examination holds for this part, at least 1
      * @param list<SourceReference> $sources
+     * @param string                $yield         what it usually gives, in words
+     * @param int|null              $effort        1 (by the way) to 5 (a day’s work); null where the flora does not say
      */
     public function __construct(
         public string $id,
@@ -35,6 +37,8 @@ final readonly class Part
         public string $group,
         public int $freshnessDays,
         public array $sources,
+        public string $yield = '',
+        public ?int $effort = null,
     ) {
     }
 

@@ -12,6 +12,7 @@ final readonly class Taxon
      * @param list<string>                    $commonNames   the first is the one shown
      * @param array<string, Description>      $stages        what differs, by life stage
      * @param array<string, Description>      $positions     what differs, by height on the tree
+     * @param array<string, NumberRange>      $figures       by kind ({@see FigureKind}), in its unit
      * @param list<string>                    $parents       of a hybrid, two taxon ids; none otherwise
      * @param list<Hazard>                    $hazards
      * @param array<string, Part>             $parts         by id
@@ -33,6 +34,7 @@ final readonly class Taxon
         public array $parts,
         public array $sources,
         public array $positions = [],
+        public array $figures = [],
         public array $parents = [],
     ) {
     }

@@ -22,7 +22,7 @@ final readonly class TaxonReader
     /** @throws DocumentError naming the place that cannot be taken, and why */
     public function read(Node $node): Taxon
     {
-        $node->onlyKnows(['id', 'name', 'author', 'family', 'synonyms', 'common', 'status', 'summary', 'calendar', 'description', 'stages', 'positions', 'hazards', 'parts', 'sources']);
+        $node->onlyKnows(['id', 'name', 'author', 'family', 'synonyms', 'common', 'status', 'summary', 'calendar', 'description', 'stages', 'positions', 'hazards', 'figures', 'parts', 'sources']);
         $windows = [];
         foreach ($node->entries('calendar') as $phase => $window) {
             $windows[Node::root($phase, $window->path)->asWord(Phenophase::class)->value] = FloraReader::window($window);
@@ -37,6 +37,10 @@ final readonly class TaxonReader
         $positions = [];
         foreach ($node->entries('positions') as $position => $description) {
             $positions[Node::root($position, $description->path)->asWord(Position::class)->value] = $this->description($description->asEntries(), true);
+        }
+        $figures = [];
+        foreach ($node->entries('figures') as $kind => $range) {
+            $figures[Node::root($kind, $range->path)->asWord(FigureKind::class)->value] = FloraReader::range($range);
         }
         $parts = [];
         foreach ($node->entries('parts') as $id => $part) {
@@ -56,7 +60,7 @@ final readonly class TaxonReader
             $node->text('summary'), new Calendar($windows),
             $this->description($node->entries('description')), $stages,
             array_map($this->hazard(...), $node->children('hazards')), $parts,
-            FloraReader::references($node, 'sources', $this->sources), $positions,
+            FloraReader::references($node, 'sources', $this->sources), $positions, $figures,
         );
     }
 
@@ -114,7 +118,7 @@ final readonly class TaxonReader
 
     private function part(string $id, Node $node): Part
     {
-        $node->onlyKnows(['label', 'uses', 'harmful', 'window', 'ripe', 'harmful_when', 'required', 'look_alikes', 'preparation', 'leave', 'group', 'freshness_days', 'sources']);
+        $node->onlyKnows(['label', 'uses', 'harmful', 'window', 'ripe', 'harmful_when', 'required', 'look_alikes', 'preparation', 'leave', 'yield', 'effort', 'group', 'freshness_days', 'sources']);
         $harmful = $node->optionalText('harmful');
         $required = array_map($this->required(...), $node->children('required'));
         if ('' === $harmful && [] === $required) {
@@ -130,6 +134,7 @@ final readonly class TaxonReader
             $node->texts('preparation'), $node->optionalText('leave'), $node->optionalText('group'),
             '' === $harmful ? $node->integer('freshness_days', 1, 400) : 1,
             FloraReader::references($node, 'sources', $this->sources),
+            $node->optionalText('yield'), $node->has('effort') ? $node->integer('effort', 1, 5) : null,
         );
     }
 

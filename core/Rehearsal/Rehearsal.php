@@ -29,8 +29,10 @@ final class Rehearsal
 {
     /** Trees met, by age: most that one takes from are full-grown (an assumption). */
     private const STAGES = [['mature', 0.6], ['young', 0.25], ['old', 0.15]];
-    /** Where the exact bound is no more than this, nothing is played: it is proven well enough. */
-    private const PROVEN = 1e-8;
+    /** Where the exact bound is no more than this share of the aim, nothing is played: it is proven well enough. */
+    private const PROVEN = 0.1;
+    /** Of the parts an unknown tree could be hoped to be, so many that it passes for most easily are played. */
+    private const HOPES = 6;
     /** One-sided 95 % of the normal distribution. */
     private const Z = 1.6448536269514722;
     private const FEWEST_PASSES = 30;
@@ -115,7 +117,7 @@ final class Rehearsal
         }
         \assert(null !== $goal);
         $severity = Severity::worse($danger->severity(), $part->lookAlike($danger->id)->severity ?? Severity::Harmless);
-        if ($bound <= self::PROVEN) {
+        if ($bound <= self::PROVEN * $kind->aim()) {
             return new Passing($taxon->id, $part->id, $danger->id, $severity, $kind, null, $bound, 0);
         }
         $random = $this->random('passing', $taxon->id, $part->id, $danger->id, $kind->value);
@@ -152,8 +154,8 @@ final class Rehearsal
         foreach ((new self($rest, $this->seed, $this->plays))->wanted() as [$hoped, $part]) {
             $days = self::months($part);
             $goal = Goal::of(new Claim($hoped, $part, []), $days[array_keys($days)[intdiv(\count($days), 2)]]);
-            $goals[] = $goal;
             $passes = $this->bound($this->flora, $goal, $taxon->id, $kind);
+            $goals[] = [$passes, $goal];
             if ($passes >= $bound) {
                 [$bound, $as] = [$passes, $hoped->id.'/'.$part->id];
             }
@@ -165,7 +167,9 @@ final class Rehearsal
             $recognised += (int) (Conclusion::NoneOfThese === $conclusion);
             $named += (int) (Conclusion::Named === $conclusion);
         }
-        foreach ($goals as $goal) {
+        usort($goals, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+        $goals = \array_slice($goals, 0, self::HOPES);
+        foreach ($goals as [, $goal]) {
             $rehearser = new Rehearser($this->desk($this->compiled($rest, 'mature'), $goal), Eye::of($kind, $this->compiled($this->flora, 'mature')), new TreeKind($this->compiled($this->flora, 'mature'), $taxon->id, false));
             for ($i = 0, $each = max(1, intdiv($n, 10)); $i < $each; ++$i) {
                 $cleared += (int) $rehearser->play(Chance::fair($random))->cleared;

@@ -10,12 +10,14 @@ const Today = lazy(() => import("./views/today/today"));
 const Begin = lazy(() => import("./views/examine/begin"));
 const Examine = lazy(() => import("./views/examine/examine"));
 const SpeciesIndex = lazy(() => import("./views/species/index"));
+const Terms = lazy(() => import("./views/terms/terms"));
 const SpeciesPage = lazy(() => import("./views/species/page"));
 
 const PLACES = [
   { to: "/", label: "Today" },
   { to: "/examine", label: "Examine" },
   { to: "/species", label: "Species" },
+  { to: "/terms", label: "Terms" },
 ];
 
 export function App() {
@@ -67,6 +69,7 @@ export function App() {
             <Route path="/examine/:id" element={<Examine />} />
             <Route path="/species" element={<SpeciesIndex />} />
             <Route path="/species/:id" element={<SpeciesPage />} />
+            <Route path="/terms" element={<Terms />} />
             <Route path="*" element={<Navigate to="/" replace />} />
           </Routes>
         </Suspense>

@@ -8,7 +8,9 @@ use App\Api\View\CharacterView;
 use App\Api\View\FloraView;
 use App\Api\View\TaxonSummaryView;
 use App\Api\View\TaxonView;
+use App\Api\View\TermView;
 use App\Exchange\FloraLibrary;
+use App\Exchange\Glossary;
 use Hylognosis\Flora\UnknownEntry;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
@@ -20,7 +22,7 @@ use Symfony\Component\Routing\Attribute\Route;
 #[OA\Tag('flora')]
 final class FloraController extends AbstractController
 {
-    public function __construct(private readonly FloraLibrary $library, private readonly SpeciesPage $page)
+    public function __construct(private readonly FloraLibrary $library, private readonly SpeciesPage $page, private readonly Glossary $glossary)
     {
     }
 
@@ -38,6 +40,13 @@ final class FloraController extends AbstractController
         $response->isNotModified($request);
 
         return $response;
+    }
+
+    #[Route('/api/terms', methods: ['GET'])]
+    #[OA\Response(response: 200, description: 'The glossary.', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: TermView::class))))]
+    public function terms(): JsonResponse
+    {
+        return $this->json($this->glossary->terms());
     }
 
     #[Route('/api/flora/taxa/{id}', methods: ['GET'])]

@@ -6,6 +6,7 @@ namespace App\Api;
 
 use App\Api\View\ConditionView;
 use App\Api\View\DescribedView;
+use App\Api\View\FigureView;
 use App\Api\View\HarvestView;
 use App\Api\View\HazardView;
 use App\Api\View\LookAlikeView;
@@ -20,9 +21,11 @@ use App\Exchange\RehearsalFile;
 use App\Repository\HarvestRepository;
 use Hylognosis\Flora\Character;
 use Hylognosis\Flora\Condition;
+use Hylognosis\Flora\FigureKind;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Hazard;
 use Hylognosis\Flora\LookAlike;
+use Hylognosis\Flora\NumberRange;
 use Hylognosis\Flora\Part;
 use Hylognosis\Flora\Phenophase;
 use Hylognosis\Flora\RequiredFeature;
@@ -57,6 +60,8 @@ final readonly class SpeciesPage
             $this->months($flora, $taxon),
             $this->sources($flora, $taxon->sources),
             array_map(fn (HarvestRecord $h): HarvestView => $this->harvestLog->view($flora, $h), $this->harvests->ofTaxon($taxon->id)),
+            array_map(static fn (string $kind, NumberRange $range): FigureView => new FigureView($kind, FigureKind::from($kind)->label(), (string) $range, FigureKind::from($kind)->unit()), array_keys($taxon->figures), $taxon->figures),
+            $taxon->parents,
         );
     }
 
@@ -94,7 +99,7 @@ final readonly class SpeciesPage
 
                 return new LookAlikeView($other->id, $other->commonName(), $other->name, $l->severity->value, $l->note);
             }, $part->lookAlikes),
-            $part->preparation, $part->leave, $part->freshnessDays, $this->sources($flora, $part->sources), $this->rehearsed($flora, $taxon, $part),
+            $part->preparation, $part->leave, $part->freshnessDays, $this->sources($flora, $part->sources), $this->rehearsed($flora, $taxon, $part), $part->yield, $part->effort,
         );
     }
 

@@ -177,7 +177,7 @@ final class RehearseCommand extends Command
 
     private function worker(InputInterface $input, string $taxon): Process
     {
-        $command = [(string) (new PhpExecutableFinder())->find(), '-d', 'memory_limit=2G', $this->project.'/bin/console', 'hylognosis:rehearse', '--json', '--workers=1', '--taxon='.$taxon];
+        $command = [(string) (new PhpExecutableFinder())->find(), '-d', 'memory_limit=2G', '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit_buffer_size=64M', '-d', 'opcache.jit=function', $this->project.'/bin/console', 'hylognosis:rehearse', '--json', '--workers=1', '--taxon='.$taxon];
         foreach (['flora', 'month', 'examiner', 'plays', 'seed'] as $option) {
             if ('' !== $this->text($input, $option)) {
                 $command[] = '--'.$option.'='.$this->text($input, $option);

@@ -20,7 +20,7 @@ final readonly class FloraFiles
     }
 
     /**
-     * @param string $path a folder with flora.yaml, characters.yaml, sources.yaml and taxa/, or a JSON document
+     * @param string $path a folder with flora.yaml, sources.yaml, taxa/ and characters.yaml (or that beside the folder), or a JSON document
      *
      * @return array{Flora, FloraDocument}
      *
@@ -60,9 +60,11 @@ final readonly class FloraFiles
         foreach ($this->yaml($folder, 'flora.yaml') as $key => $value) {
             $content[(string) $key] = $value;
         }
-        foreach (['characters', 'sources'] as $list) {
-            $content[$list] = $this->yaml($folder, $list.'.yaml');
-            $files[$list] = $list.'.yaml';
+        // Floras that do not bring characters of their own share the catalogue beside them.
+        $catalogue = is_file($folder.'/characters.yaml') ? 'characters.yaml' : '../characters.yaml';
+        foreach (['characters' => $catalogue, 'sources' => 'sources.yaml'] as $list => $file) {
+            $content[$list] = $this->yaml($folder, $file);
+            $files[$list] = ltrim($file, './');
         }
         if (!is_dir($folder.'/taxa')) {
             throw FloraRefused::because('taxa/', 'is missing.');

@@ -106,8 +106,10 @@ final class FloraLibrary
     private function cached(string $name, string $what, \Closure $make, string $class): object
     {
         $changed = '';
-        foreach ((new Finder())->files()->in($this->folder.'/'.$name)->name('*.yaml') as $file) {
-            $changed .= $file->getRelativePathname().$file->getMTime().$file->getSize();
+        foreach ((new Finder())->files()->in([$this->folder.'/'.$name, $this->folder])->name('*.yaml')->filter(
+            fn (\SplFileInfo $file): bool => str_starts_with($file->getPathname(), $this->folder.'/'.$name.'/') || \dirname($file->getPathname()) === $this->folder,
+        ) as $file) {
+            $changed .= $file->getPathname().$file->getMTime().$file->getSize();
         }
         $value = $this->cache->get(hash('xxh128', 'v1'.$name.$what.$changed), static function (ItemInterface $item) use ($make): object {
             $item->expiresAfter(30 * 86400);

@@ -18,7 +18,7 @@ final class ExaminationApiTest extends ApiTestCase
     {
         $this->signIn('marta');
         $address = $this->begin('M-01', self::ELDER_FLOWER);
-        $examination = $this->score($address, Starter::ELDER);
+        $examination = $this->score($address, Starter::ELDER_AS_SHIPPED);
         self::assertSame('withheld', self::at($examination, 'assessment.clearance.answer'));
         self::assertSame('part-and-condition', self::at($examination, 'assessment.clearance.nearest'));
         $examination = $this->call('PATCH', $address, ['conditions' => ['in-full-bloom' => true]]);
@@ -52,7 +52,7 @@ final class ExaminationApiTest extends ApiTestCase
     {
         $this->signIn('ida');
         $address = $this->begin('M-01', self::ELDER_FLOWER);
-        $this->score($address, Starter::ELDER);
+        $this->score($address, Starter::ELDER_AS_SHIPPED);
         $this->call('PATCH', $address, ['conditions' => ['in-full-bloom' => true]]);
         $examination = $this->call('POST', $address.'/sign');
         self::assertSame('withheld', self::at($examination, 'assessment.clearance.answer'));
@@ -133,7 +133,7 @@ final class ExaminationApiTest extends ApiTestCase
         yield 'an unknown state' => [['character' => 'leaf.kind', 'states' => ['feather']], 'No state of leaf.kind "feather"'];
         yield 'nothing chosen' => [['character' => 'leaf.kind'], 'Choose at least one state'];
         yield 'numbers for states' => [['character' => 'leaf.kind', 'numbers' => [3]], '"leaf.kind" takes states'];
-        yield 'a unit for a count' => [['character' => 'leaf.leaflet-count', 'numbers' => [5], 'unit' => 'cm'], 'This is counted'];
+        yield 'a unit for a count' => [['character' => 'leaf.leaflet-count', 'numbers' => [5], 'unit' => 'cm'], 'is counted; it has no unit'];
         yield 'an unknown certainty' => [['character' => 'leaf.kind', 'states' => ['pinnate'], 'certainty' => 'certain'], 'certainty'];
         yield 'too many samples' => [['character' => 'leaf.kind', 'states' => ['pinnate'], 'samples' => 999], 'samples'];
         yield 'no character' => [['states' => ['pinnate']], 'character'];
@@ -164,7 +164,7 @@ final class ExaminationApiTest extends ApiTestCase
     {
         $this->signIn('marta');
         $address = $this->begin('M-01', self::ELDER_FLOWER);
-        $this->score($address, Starter::ELDER);
+        $this->score($address, Starter::ELDER_AS_SHIPPED);
         $this->call('PATCH', $address, ['conditions' => ['in-full-bloom' => true]]);
         $this->call('POST', $address.'/sign');
         for ($taking = 0; $taking < 5; ++$taking) { // the demo has taken once, and may six times

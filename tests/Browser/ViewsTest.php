@@ -59,7 +59,7 @@ final class ViewsTest extends BrowserTestCase
     public function testAnAddressThatLeadsNowhereSaysSo(): void
     {
         $this->signIn('Marta Ellinger');
-        $this->browser->get(Servers::app().'/species/quercus-robur');
-        $this->waitForText(WebDriverBy::cssSelector('[role=alert]'), 'No taxon "quercus-robur" in this flora');
+        $this->browser->get(Servers::app().'/species/quercus-nobody');
+        $this->waitForText(WebDriverBy::cssSelector('[role=alert]'), 'No taxon "quercus-nobody" in this flora');
     }
 }

@@ -18,7 +18,7 @@ use Hylognosis\Identification\CompiledFlora;
 use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Identifier;
 
-/** The starter flora, and a short way to score trees against it. */
+/** A small flora of fourteen taxa, and a short way to score trees against it. */
 final class Starter
 {
     private static ?Flora $flora = null;
@@ -29,6 +29,8 @@ final class Starter
         'leaf.arrangement' => ['opposite', 4], 'leaf.kind' => ['pinnate', 3], 'leaf.leaflet-count' => [[5, 7, 5]], 'leaf.stipules' => ['none', 3],
         'twig.woodiness' => ['woody', 2], 'twig.pith' => ['white-wide', 1], 'flower.head' => ['flat', 4], 'flower.anthers' => ['yellow', 4],
     ];
+    /** The same against the shipped flora, which asks for the smell as well. */
+    public const ELDER_AS_SHIPPED = self::ELDER + ['scent.crushed' => ['rank', 2]];
     public const FIR = [
         'leaf.kind' => ['needle', 4], 'leaf.bands' => ['two-white', 5], 'leaf.needle-tip' => ['notched', 4], 'twig.needle-scar' => ['round', 4],
         'twig.hairs' => ['hairy', 2], 'bud.shape' => ['egg', 2], 'scent.crushed' => ['resin', 2],
@@ -40,7 +42,7 @@ final class Starter
 
     public static function flora(): Flora
     {
-        return self::$flora ??= (new FloraFiles())->load(\dirname(__DIR__, 2).'/flora/central-european-hills')[0];
+        return self::$flora ??= (new FloraFiles())->load(__DIR__.'/starter-flora')[0];
     }
 
     /**
@@ -83,7 +85,7 @@ final class Starter
 
     private static function document(): FloraDocument
     {
-        return (new FloraFiles())->load(\dirname(__DIR__, 2).'/flora/central-european-hills')[1];
+        return (new FloraFiles())->load(__DIR__.'/starter-flora')[1];
     }
 
     /**

@@ -4,6 +4,7 @@ import { client, type Examination, type Schemas, unwrap } from "./client";
 export const sessionQuery = queryOptions({ queryKey: ["session"], queryFn: () => unwrap(client.GET("/api/session")), staleTime: 60_000 });
 export const floraQuery = queryOptions({ queryKey: ["flora"], queryFn: () => unwrap(client.GET("/api/flora")), staleTime: Number.POSITIVE_INFINITY });
 export const todayQuery = queryOptions({ queryKey: ["today"], queryFn: () => unwrap(client.GET("/api/today")) });
+export const termsQuery = queryOptions({ queryKey: ["terms"], queryFn: () => unwrap(client.GET("/api/terms")), staleTime: Number.POSITIVE_INFINITY });
 export const specimensQuery = queryOptions({ queryKey: ["specimens"], queryFn: () => unwrap(client.GET("/api/specimens")) });
 export const sitesQuery = queryOptions({ queryKey: ["sites"], queryFn: () => unwrap(client.GET("/api/sites")) });
 export const taxonQuery = (id: string) =>

@@ -152,6 +152,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_api_flora_terms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/flora/taxa/{id}": {
         parameters: {
             query?: never;
@@ -647,6 +663,11 @@ export interface components {
             characters: components["schemas"]["CharacterView"][];
             taxa: components["schemas"]["TaxonSummaryView"][];
         };
+        TermView: {
+            term: string;
+            definition: string;
+            drawing: string;
+        };
         StateShareView: {
             state: string;
             label: string;
@@ -716,10 +737,18 @@ export interface components {
             freshnessDays: number;
             sources: string[];
             rehearsed?: components["schemas"]["RehearsedView"] | null;
+            yield: string;
+            effort?: number | null;
         };
         MonthView: {
             month: number;
             phases: string[];
+        };
+        FigureView: {
+            kind: string;
+            label: string;
+            range: string;
+            unit: string;
         };
         TaxonView: {
             id: string;
@@ -739,6 +768,8 @@ export interface components {
             months: components["schemas"]["MonthView"][];
             sources: string[];
             harvests: components["schemas"]["HarvestView"][];
+            figures: components["schemas"]["FigureView"][];
+            parents: string[];
         };
         DemoAccountView: {
             email: string;
@@ -1107,6 +1138,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FloraView"];
+                };
+            };
+        };
+    };
+    get_app_api_flora_terms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The glossary. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TermView"][];
                 };
             };
         };

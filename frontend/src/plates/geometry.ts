@@ -1,13 +1,15 @@
 /** Outlines of leaf blades and lines of their edges, as SVG path data, from the words of a description. */
 
-export type Blade = "lance" | "egg" | "round" | "wedge";
-export type Margin = "smooth" | "fine-teeth" | "coarse-teeth" | "double-teeth" | "bristle-teeth";
+export type Blade = "lance" | "egg" | "round" | "wedge" | "strap" | "diamond";
+export type Margin = "smooth" | "fine-teeth" | "coarse-teeth" | "double-teeth" | "bristle-teeth" | "spiny" | "round-teeth";
 
 /** Half the width of a blade, as a share of its length, at t from its foot (0) to its tip (1). */
 const HALF_WIDTH: Record<Blade, (t: number) => number> = {
   lance: (t) => 0.15 * Math.sin(Math.PI * t ** 0.85) ** 0.9,
   egg: (t) => 0.26 * Math.sin(Math.PI * t ** 0.75) ** 0.85,
   round: (t) => 0.46 * Math.sin(Math.PI * t ** 0.72) ** 0.6,
+  strap: (t) => 0.07 * Math.sin(Math.PI * t) ** 0.5,
+  diamond: (t) => 0.34 * (t < 0.32 ? t / 0.32 : (1 - t) / 0.68) ** 0.9,
   wedge: (t) => 0.24 * Math.sin(Math.PI * t ** 1.9) ** 0.9,
 };
 
@@ -16,6 +18,8 @@ const TEETH: Record<Margin, { count: number; depth: number }> = {
   "fine-teeth": { count: 15, depth: 0.035 },
   "coarse-teeth": { count: 7, depth: 0.075 },
   "double-teeth": { count: 7, depth: 0.065 },
+  spiny: { count: 6, depth: 0.12 },
+  "round-teeth": { count: 8, depth: 0.05 },
   "bristle-teeth": { count: 9, depth: 0.1 },
 };
 
@@ -24,6 +28,8 @@ export function tooth(margin: Margin, t: number): number {
   const { count, depth } = TEETH[margin];
   if (count === 0) return 0;
   const phase = (t * count) % 1;
+  if (margin === "round-teeth") return depth * Math.sin(Math.PI * phase);
+  if (margin === "spiny") return depth * Math.max(0, phase - 0.5) * 2;
   if (margin === "bristle-teeth") return depth * Math.max(0, phase - 0.72) * 3.2;
   if (margin === "double-teeth") return depth * phase * 0.8 + depth * 0.45 * ((t * count * 3) % 1);
   return depth * phase;

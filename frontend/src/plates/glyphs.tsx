@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import { Bark, type BarkSurface } from "./bark";
+import { fromCatalogue } from "./catalogue";
 import { type Blade, blade, edge, type Margin, spread } from "./geometry";
 import { Leaf, type LeafKind } from "./leaf";
 import { type Crown, Outline, type Stems } from "./outline";
@@ -44,9 +45,26 @@ const COLOURS: Record<string, [string, number]> = {
   greenish: ["#c5d27e", 0],
   reddish: ["#b5485a", 30],
   black: ["#22202a", 45],
+  blue: ["#4f6590", 150],
+  pink: ["#d987a0", 60],
+  silver: ["#c9d2d2", 120],
   orange: ["#d9622b", 90],
 };
+/** Where the same word means another tint. */
+const NAMED: Record<string, string> = {
+  "flower-green": "greenish",
+  "flower-red": "reddish",
+  "twig-grey": "grey-brown",
+  "twig-red": "red-brown",
+  "twig-redder": "red",
+  "inner-green": "greenish",
+  "inner-brown": "grey-brown",
+  "under-blue": "grey",
+  "bud-grey": "grey",
+};
 const SWATCH: Record<string, string> = {
+  inner: "M10 10H54V54H10Z",
+  under: "M32 60C12 46 14 18 32 4C50 18 52 46 32 60Z",
   bark: "M14 6H50V58H14Z",
   twig: "M24 60L29 4H37L42 60Z",
   bud: "M32 60C12 50 16 18 32 4C48 18 52 50 32 60Z",
@@ -55,17 +73,7 @@ const SWATCH: Record<string, string> = {
   fruit: "M32 12C14 8 8 28 12 40C16 56 28 58 32 56C36 58 48 56 52 40C56 28 50 8 32 12ZM32 12Q33 6 38 4",
 };
 const swatch = (organ: string, colour: string): ReactNode => {
-  const [tint, angle] = COLOURS[
-    colour === "green" && organ === "flower"
-      ? "greenish"
-      : colour === "red" && organ === "flower"
-        ? "reddish"
-        : colour === "grey" && organ === "twig"
-          ? "grey-brown"
-          : colour === "red" && organ === "twig"
-            ? "red-brown"
-            : colour
-  ] ?? ["#888", 45];
+  const [tint, angle] = COLOURS[NAMED[`${organ}-${colour}`] ?? colour] ?? ["#888", 45];
   const id = `sw-${organ}-${colour}`;
   const d = SWATCH[organ] ?? SWATCH.fruit ?? "";
   return (
@@ -1016,6 +1024,8 @@ const FAMILIES: [RegExp, (rest: string) => ReactNode][] = [
 export function drawing(key: string): ReactNode | null {
   const glyph = GLYPHS[key];
   if (glyph) return glyph();
+  const strokes = fromCatalogue(key);
+  if (strokes) return strokes;
   for (const [pattern, draw] of FAMILIES) {
     const match = pattern.exec(key);
     if (match) return draw(match[1] ?? "");

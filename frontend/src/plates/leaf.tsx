@@ -1,6 +1,6 @@
 import { type Blade, blade, type Margin, spread } from "./geometry";
 
-export type LeafKind = "needle" | "simple" | "trifoliate" | "palmate" | "pinnate" | "twice-pinnate";
+export type LeafKind = "needle" | "scale" | "simple" | "trifoliate" | "palmate" | "pinnate" | "twice-pinnate";
 
 type Props = { kind: LeafKind; leaflets?: number; shape?: Blade; margin?: Margin; x?: number; y?: number; size?: number };
 
@@ -15,6 +15,16 @@ function Leaflet(p: { x: number; y: number; angle: number; length: number; shape
 
 /** A whole leaf, its stalk at the foot (x, y), about `size` high. */
 export function Leaf({ kind, leaflets = 7, shape = "egg", margin = "smooth", x = 32, y = 60, size = 54 }: Props) {
+  if (kind === "scale") {
+    return (
+      <g>
+        <path d={`M${x - 5} ${y}V${y - size * 0.9}M${x + 5} ${y}V${y - size * 0.9}`} />
+        {spread(y - size * 0.8, y - 4, 7).map((at) => (
+          <path key={at} d={`M${x - 5} ${at - 4}L${x} ${at + 2}L${x + 5} ${at - 4}`} />
+        ))}
+      </g>
+    );
+  }
   if (kind === "needle") {
     return (
       <g strokeWidth="2.2">

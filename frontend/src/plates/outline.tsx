@@ -1,19 +1,21 @@
 import type { ReactNode } from "react";
 
-export type Crown = "cone" | "round" | "arching" | "ragged";
-export type Stems = "single" | "several" | "herb";
+export type Crown = "cone" | "round" | "arching" | "ragged" | "narrow";
+export type Stems = "single" | "several" | "herb" | "climber";
 
 const CROWN: Record<Crown, string> = {
   cone: "M32 4C27 18 20 34 14 50H50C44 34 37 18 32 4Z",
   round: "M32 6C15 5 8 20 11 32C13 44 24 48 32 47C40 48 51 44 53 32C56 20 49 5 32 6Z",
   arching:
     "M32 10C20 6 10 14 7 30C5 38 6 44 9 46C13 36 16 44 20 46C24 34 28 44 32 46C36 44 40 34 44 46C48 44 51 36 55 46C58 44 59 38 57 30C54 14 44 6 32 10Z",
+  narrow: "M32 4C25 12 24 40 27 50H37C40 40 39 12 32 4Z",
   ragged: "M30 6L40 10L46 8L44 18L54 20L46 28L52 38L40 34L36 44L28 38L18 46L20 34L8 34L16 26L10 16L22 18L22 8L28 13Z",
 };
 
 const STEMS: Record<Stems, ReactNode> = {
   single: <path d="M30 60L31 40M34 60L33 40" />,
   several: <path d="M22 60L27 38M28 60L31 36M36 60L33 36M42 60L37 38" />,
+  climber: <path d="M28 60C38 52 26 46 34 38M36 60C30 54 40 48 33 40" />,
   herb: <path d="M20 60V24M28 60V16M36 60V18M44 60V26" strokeWidth="1" />,
 };
 

@@ -32,7 +32,7 @@ export function Plate({ description, name }: { description: Described[]; name: s
         <Twig
           arrangement={usual<Arrangement>("leaf.arrangement") ?? "alternate"}
           {...(usual<BudShape>("bud.shape") ? { bud: usual<BudShape>("bud.shape") as BudShape } : {})}
-          spines={usual<"paired" | "single" | "none">("twig.spines") ?? "none"}
+          spines={usual<"paired" | "single" | "branched" | "none">("twig.spines") ?? "none"}
         />
       ),
     },

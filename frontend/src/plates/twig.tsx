@@ -14,7 +14,7 @@ export function Bud({ shape, x, y, angle, scale = 1 }: { shape: BudShape; x: num
   return <path d={BUD[shape]} fill="var(--plate-fill)" transform={`translate(${x} ${y}) rotate(${angle}) scale(${scale})`} />;
 }
 
-type Props = { arrangement: Arrangement; bud?: BudShape; spines?: "paired" | "single" | "none"; height?: number };
+type Props = { arrangement: Arrangement; bud?: BudShape; spines?: "paired" | "single" | "branched" | "none"; height?: number };
 
 /** A shoot 64 wide, standing, with buds where the leaves were. */
 export function Twig({ arrangement, bud = "egg", spines = "none", height = 64 }: Props) {

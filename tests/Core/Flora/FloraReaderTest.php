@@ -15,7 +15,7 @@ use Symfony\Component\Filesystem\Filesystem;
 
 final class FloraReaderTest extends TestCase
 {
-    private const FOLDER = __DIR__.'/../../../flora/central-european-hills';
+    private const FOLDER = __DIR__.'/../../Support/starter-flora';
 
     private string $copy;
 
@@ -62,7 +62,7 @@ final class FloraReaderTest extends TestCase
     public function testTheStarterFloraFitsThePublishedSchema(): void
     {
         [, $document] = (new FloraFiles())->load(self::FOLDER);
-        $schema = new FloraSchema(\dirname(self::FOLDER).'/schema/flora.schema.json');
+        $schema = new FloraSchema(__DIR__.'/../../../flora/schema/flora.schema.json');
         $schema->validate('starter', $document);
         $taxa = $document->content['taxa'];
         self::assertIsArray($taxa);

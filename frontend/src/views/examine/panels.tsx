@@ -46,9 +46,14 @@ export function NextLook(p: { next: Schemas["SuggestionView"][]; covered: boolea
   );
 }
 
+/** So many dangers are in sight at once; the rest stand behind one press. */
+const MOST_SHOWN = 8;
+
 /** What it could still be that harms. Stays until it is excluded. */
 export function Dangers(p: { dangers: Schemas["DangerView"][]; covered: boolean; onLook: (character: string) => void; all?: boolean }) {
   const open = p.dangers.filter((d) => !d.excluded);
+  const [allOpen, setAllOpen] = useState(false);
+  const shown = p.all || allOpen ? open : open.slice(0, MOST_SHOWN);
   const excluded = p.dangers.filter((d) => d.excluded);
   return (
     <section aria-label="Dangers" data-panel="dangers">
@@ -62,7 +67,7 @@ export function Dangers(p: { dangers: Schemas["DangerView"][]; covered: boolean;
         <p className="mt-1 text-sm">{open.length} dangerous kinds are not yet excluded. Their names are covered with the others.</p>
       ) : (
         <ul>
-          {open.map((d) => (
+          {shown.map((d) => (
             <li key={d.taxon} className="rule-b flex items-center gap-2 py-0.5 max-wide:py-1" data-danger={d.taxon}>
               <span className="min-w-0 flex-1 leading-tight">
                 <span className="flex flex-wrap items-center gap-x-2">
@@ -84,6 +89,11 @@ export function Dangers(p: { dangers: Schemas["DangerView"][]; covered: boolean;
             </li>
           ))}
         </ul>
+      )}
+      {!p.covered && shown.length < open.length && (
+        <button type="button" className="min-h-11 text-sm underline underline-offset-4" onClick={() => setAllOpen(true)}>
+          and {open.length - shown.length} more, worst and likeliest first
+        </button>
       )}
       {open.length === 0 && <p className="mt-1 text-sm font-semibold text-leaf">All {excluded.length} dangerous kinds of this flora are excluded.</p>}
       {!p.covered && excluded.length > 0 && open.length > 0 && (

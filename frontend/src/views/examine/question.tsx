@@ -1,4 +1,5 @@
 import { useId } from "react";
+import { Link } from "react-router";
 import type { Character, Schemas, Score } from "../../api/client";
 import { Glyph } from "../../plates/glyphs";
 import { Button, Choice, fieldClass } from "../../ui/controls";
@@ -75,7 +76,10 @@ export function Question(p: Props) {
         <div className="px-3 pb-3 wide:pl-8">
           <p>
             {character.question} {character.hint && <span className="text-faded">{character.hint}</span>}{" "}
-            {needs && <span className="text-sm text-faded">({needs})</span>}
+            {needs && <span className="text-sm text-faded">({needs})</span>}{" "}
+            <Link to={`/terms#${character.id}`} className="text-sm text-faded underline underline-offset-4">
+              In the glossary
+            </Link>
           </p>
           {standing.length > 0 && (
             <ul className="my-2 space-y-1">

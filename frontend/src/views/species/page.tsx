@@ -30,6 +30,7 @@ export default function SpeciesPage() {
         <div className="space-y-4">
           <Plate description={t.description} name={t.name} />
           <Year months={t.months} />
+          {t.figures.length > 0 && <Figures figures={t.figures} />}
         </div>
         <div>
           <header className="double-rule pb-3">
@@ -138,12 +139,39 @@ function PartSection({ part }: { part: Schemas["PartView"] }) {
           </ol>
         </>
       )}
-      {part.leave && <p className="mt-2 text-sm">{part.leave}</p>}
+      {part.yield && (
+        <p className="mt-2 text-sm">
+          Usual yield: {part.yield}
+          {part.effort ? ` Effort ${part.effort} of 5.` : ""}
+        </p>
+      )}
+      {part.leave && <p className="mt-1 text-sm">{part.leave}</p>}
       {part.rehearsed && <Rehearsed r={part.rehearsed} />}
       <p className="mt-1 text-xs text-faded">
         Source: {part.sources.join("; ")}. An examination holds {part.freshnessDays} days for this part.
       </p>
     </section>
+  );
+}
+
+/** What a tree of this kind gives, in figures. */
+function Figures({ figures }: { figures: Schemas["FigureView"][] }) {
+  return (
+    <table className="w-full text-sm">
+      <caption className="pb-1 text-left font-bold">In figures</caption>
+      <tbody>
+        {figures.map((f) => (
+          <tr key={f.kind} className="rule-b">
+            <th scope="row" className="py-1 pr-2 text-left font-normal">
+              {f.label}
+            </th>
+            <td className="figures text-right whitespace-nowrap">
+              {f.range} {f.unit}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

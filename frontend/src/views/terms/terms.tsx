@@ -1,0 +1,86 @@
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { useLocation } from "react-router";
+import { floraQuery, termsQuery } from "../../api/queries";
+import { Glyph } from "../../plates/glyphs";
+import { capital, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
+import { ORGANS, STATION } from "../examine/stations";
+
+/** Every term and every feature one can score, drawn and defined in one line. */
+export default function Terms() {
+  const flora = useQuery(floraQuery);
+  const terms = useQuery(termsQuery);
+  const [sought, setSought] = useState("");
+  const { hash } = useLocation();
+  const ready = flora.isSuccess && terms.isSuccess;
+  useEffect(() => {
+    if (ready && hash) document.getElementById(decodeURIComponent(hash.slice(1)))?.scrollIntoView({ block: "start" });
+  }, [ready, hash]);
+  if (flora.isError) return <Trouble error={flora.error} retry={() => void flora.refetch()} />;
+  if (terms.isError) return <Trouble error={terms.error} retry={() => void terms.refetch()} />;
+  if (!flora.isSuccess || !terms.isSuccess) return <Loading what="the glossary" />;
+  const words = sought.trim().toLowerCase();
+  const fits = (...texts: string[]) => texts.join(" ").toLowerCase().includes(words);
+  const found = terms.data.filter((t) => fits(t.term, t.definition));
+  const characters = flora.data.characters.filter((c) => fits(c.label, c.question, ...c.states.map((s) => `${s.label} ${s.definition}`)));
+  return (
+    <div className="mx-auto max-w-5xl px-4 py-5 wide:px-6">
+      <div className="double-rule flex flex-wrap items-end justify-between gap-3 pb-2">
+        <div>
+          <h1 className="text-2xl">Glossary</h1>
+          <p className="text-sm text-faded">Terms first, then everything one can score on a tree, organ by organ, each state drawn and defined.</p>
+        </div>
+        <div className="w-full wide:w-64">
+          <Field label="Find">
+            <input className={fieldClass} value={sought} onChange={(e) => setSought(e.target.value)} />
+          </Field>
+        </div>
+      </div>
+      {found.length > 0 && (
+        <dl className="mt-3 grid gap-x-6 wide:grid-cols-2">
+          {found.map((t) => (
+            <div key={t.term} id={t.term} className="rule-b flex items-center gap-3 py-1.5">
+              <Glyph name={t.drawing} size={44} className="shrink-0" />
+              <div>
+                <dt className="font-bold">{capital(t.term)}</dt>
+                <dd className="text-sm">{t.definition}</dd>
+              </div>
+            </div>
+          ))}
+        </dl>
+      )}
+      {ORGANS.map((organ) => {
+        const here = characters.filter((c) => c.organ === organ);
+        if (here.length === 0) return null;
+        return (
+          <section key={organ} className="mt-6">
+            <h2 className="double-rule text-xl">{STATION[organ].name}</h2>
+            {here.map((c) => (
+              <section key={c.id} id={c.id} className="rule-b py-2 scroll-mt-4">
+                <h3 className="text-base">
+                  {capital(c.label)} <span className="text-sm font-normal text-faded">{c.question}</span>
+                </h3>
+                {c.states.length === 0 ? (
+                  <p className="text-sm text-faded">{c.unit ? `Measured in ${c.unit}.` : "Counted."}</p>
+                ) : (
+                  <dl className="mt-1 grid gap-x-4 gap-y-1 wide:grid-cols-3">
+                    {c.states.map((s) => (
+                      <div key={s.id} className="flex items-center gap-2">
+                        <Glyph name={s.drawing} size={44} className="shrink-0" />
+                        <div className="leading-tight">
+                          <dt className="text-sm font-semibold">{s.label}</dt>
+                          <dd className="text-xs text-faded">{s.definition}</dd>
+                        </div>
+                      </div>
+                    ))}
+                  </dl>
+                )}
+              </section>
+            ))}
+          </section>
+        );
+      })}
+      {found.length === 0 && characters.length === 0 && <p className="py-4 text-faded">No term goes by that.</p>}
+    </div>
+  );
+}
