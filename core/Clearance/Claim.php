@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Clearance;
 
+use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Part;
 use Hylognosis\Flora\Taxon;
 
@@ -15,6 +16,17 @@ final readonly class Claim
      */
     public function __construct(public Taxon $taxon, public Part $part, public array $confirmed)
     {
+    }
+
+    /**
+     * Whether the taxon need not be excluded: it is the claimed one; the part may be taken from any of the group it
+     * belongs to; or it is a hybrid of the claimed one, which shows all that its parents show and which point 4 keeps out.
+     */
+    public function allows(Flora $flora, Taxon $taxon): bool
+    {
+        return $taxon->id === $this->taxon->id
+            || \in_array($this->taxon->id, $taxon->parents, true)
+            || ('' !== $this->part->group && \in_array($taxon->id, $flora->groups[$this->part->group]->members, true));
     }
 
     public function words(): string

@@ -72,8 +72,7 @@ final readonly class Dossier
         $compiled = $identification->compiled;
         $dangers = [];
         foreach ($compiled->flora->dangerous() as $id => $taxon) {
-            // A hybrid shows all that its parents show: for a parent it is no look-alike to exclude, but point 4 keeps it out.
-            if ($id === $claim?->taxon->id || \in_array($claim?->taxon->id, $taxon->parents, true)) {
+            if (null !== $claim && $claim->allows($compiled->flora, $taxon)) {
                 continue;
             }
             $lookAlike = $claim?->part->lookAlike($id);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Rehearsal;
 
+use Hylognosis\Clearance\Claim;
 use Hylognosis\Examination\LifeStage;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Organ;
@@ -55,7 +56,7 @@ final readonly class FloraAudit
             $contrast = Contrast::of($this->compiled, $taxon->id);
             foreach ($taxon->parts as $part) {
                 foreach ('' === $part->harmful ? $this->flora->dangerous() : [] as $danger) {
-                    if ($danger->id !== $taxon->id && !\in_array($taxon->id, $danger->parents, true)) {
+                    if (!(new Claim($taxon, $part, []))->allows($this->flora, $danger)) {
                         $pairs[] = $this->pair($taxon, $part, $danger, $contrast);
                     }
                 }

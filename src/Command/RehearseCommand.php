@@ -7,6 +7,7 @@ namespace App\Command;
 use App\Exchange\FloraLibrary;
 use App\Exchange\FloraRefused;
 use App\Exchange\RehearsalFile;
+use Hylognosis\Clearance\Claim;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Taxon;
 use Hylognosis\Flora\UnknownEntry;
@@ -41,7 +42,7 @@ final class RehearseCommand extends Command
             ->addOption('taxon', null, InputOption::VALUE_REQUIRED, 'Only this wanted taxon.')
             ->addOption('part', null, InputOption::VALUE_REQUIRED, 'Only this part of it.')
             ->addOption('month', null, InputOption::VALUE_REQUIRED, 'Only this month, 1 to 12.')
-            ->addOption('examiner', null, InputOption::VALUE_REQUIRED, 'careful, average, careless or all.', 'careful')
+            ->addOption('examiner', null, InputOption::VALUE_REQUIRED, 'careful, average, careless, several with commas between, or all.', 'careful')
             ->addOption('plays', null, InputOption::VALUE_REQUIRED, 'Examinations played for each figure.', '300')
             ->addOption('seed', null, InputOption::VALUE_REQUIRED, 'The same seed gives the same figures.', '1')
             ->addOption('workers', null, InputOption::VALUE_REQUIRED, 'Processes at work side by side.', '2')
@@ -107,7 +108,7 @@ final class RehearseCommand extends Command
                     $right[] = $this->file->right($rehearsal->right($taxon, $part, $m, $day, $kind));
                 }
                 foreach ($flora->dangerous() as $danger) {
-                    if ($danger !== $taxon && !\in_array($taxon->id, $danger->parents, true)) {
+                    if (!(new Claim($taxon, $part, []))->allows($flora, $danger)) {
                         $passing[] = $this->file->passing($rehearsal->passing($taxon, $part, $danger, $days, $kind));
                     }
                 }
@@ -196,7 +197,10 @@ final class RehearseCommand extends Command
             return ExaminerKind::cases();
         }
 
-        return [ExaminerKind::tryFrom($word) ?? throw FloraRefused::because('--examiner', 'say careful, average, careless or all.')];
+        return array_map(
+            static fn (string $one): ExaminerKind => ExaminerKind::tryFrom(trim($one)) ?? throw FloraRefused::because('--examiner', 'say careful, average, careless, several of them with commas between, or all.'),
+            explode(',', $word),
+        );
     }
 
     private function text(InputInterface $input, string $option): string

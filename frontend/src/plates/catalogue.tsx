@@ -47,7 +47,7 @@ const hand = (depth: number, tip: (x: number, y: number, a: number) => string = 
 };
 const feather =
   "M32 58C28 52 22 54 20 48C18 42 26 42 26 38C18 38 12 34 14 28C16 24 24 28 26 26C20 22 18 16 22 12C26 10 28 16 32 6C36 16 38 10 42 12C46 16 44 22 38 26C40 28 48 24 50 28C52 34 46 38 38 38C38 42 46 42 44 48C42 54 36 52 32 58Z";
-const tipOf = (top: string): Strokes => [`oM12 62C12 38 20 30 ${top} 44 30 52 38 52 62`, "~M32 62V24"];
+const tipOf = (top: string): Strokes => [`oM12 62${top} 52 62`, "~M32 62V26"];
 const berry = "oM32 4V14";
 const acornCap = "M14 30C14 16 50 16 50 30Z";
 const acorn = `oM17 30C16 46 26 58 32 61C38 58 48 46 47 30`;
@@ -143,10 +143,10 @@ export const CATALOGUE: Record<string, Strokes> = {
   "stalk-round": [`o${dot(32, 32, 16)}`, "-M26 20Q32 26 38 20"],
   "stalk-flat": ["oM28 6C34 10 36 50 34 58C30 62 26 58 26 54C24 40 24 14 28 6Z", "~M4 32H20M44 32H60"],
   "stalk-winged": ["oM30 62V4H34V62Z", "oM30 54C20 50 20 16 30 10Z", "oM34 54C44 50 44 16 34 10Z"],
-  "leaftip-round": tipOf("20 10 32 8 C44 10"),
-  "leaftip-notch": tipOf("20 10 27 8 L32 16 L37 8 C44 10"),
-  "leaftip-point": tipOf("26 22 32 8 C38 22"),
-  "leaftip-long": tipOf("30 26 31 2 L33 2 C34 26"),
+  "leaftip-round": tipOf("C12 30 14 8 32 8C50 8 52 30"),
+  "leaftip-notch": tipOf("C12 30 14 8 26 8L32 18L38 8C50 8 52 30"),
+  "leaftip-point": tipOf("C12 36 26 24 32 6C38 24 52 36"),
+  "leaftip-long": tipOf("C12 42 29 30 31 2H33C35 30 52 42"),
   "upper-dull": [`o${leaf(32, 60, 56)}`, "~M32 62V8"],
   "upper-glossy": [`o${leaf(32, 60, 56)}`, "=M26 44C22 34 24 24 30 16", "~M32 62V8M38 48L42 34"],
   "upper-rough": [

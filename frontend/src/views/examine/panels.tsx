@@ -47,7 +47,7 @@ export function NextLook(p: { next: Schemas["SuggestionView"][]; covered: boolea
 }
 
 /** So many dangers are in sight at once; the rest stand behind one press. */
-const MOST_SHOWN = 8;
+const MOST_SHOWN = 5;
 
 /** What it could still be that harms. Stays until it is excluded. */
 export function Dangers(p: { dangers: Schemas["DangerView"][]; covered: boolean; onLook: (character: string) => void; all?: boolean }) {
