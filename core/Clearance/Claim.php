@@ -29,6 +29,12 @@ final readonly class Claim
             || ('' !== $this->part->group && \in_array($taxon->id, $flora->groups[$this->part->group]->members, true));
     }
 
+    /** Whether this leader is what the claim asks for: the claimed taxon, or one of the group whose name is enough for the part. */
+    public function isMetBy(Flora $flora, string $leader): bool
+    {
+        return $leader === $this->taxon->id || ('' !== $this->part->group && \in_array($leader, $flora->groups[$this->part->group]->members, true));
+    }
+
     public function words(): string
     {
         return $this->taxon->commonName().', '.$this->part->label;

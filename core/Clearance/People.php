@@ -33,7 +33,7 @@ final readonly class People implements Point
             !$second->blind => $this->report(PointStatus::Open, 'The second examiner had seen the first scores.', 'Ask somebody who has not.'),
             !$own->examination()->examiner->mayDecide() => $this->report(PointStatus::Open, 'The second examiner may not decide.', 'Ask another instructor.'),
             !$this->isFresh($own) => $this->report(PointStatus::Open, 'The second examination is too old.', 'Have it made again.'),
-            $own->identification->leader()->taxon !== $dossier->claim->taxon->id || $own->posteriorOfClaim() < Identification::LEAD => $this->report(PointStatus::Broken, 'The second examiner does not reach the same taxon.', 'Look at the tree together, and start again if it stays so.'),
+            !$dossier->claim->isMetBy($dossier->flora(), $own->identification->leader()->taxon) || $own->posteriorOfClaim() < Identification::LEAD => $this->report(PointStatus::Broken, 'The second examiner does not reach the same taxon.', 'Look at the tree together, and start again if it stays so.'),
             !(new RequiredFeatures())->judge($own)->isMet() => $this->report(PointStatus::Open, 'The second examiner has not met every required feature.', 'The second examination has to be finished.'),
             !(new NoContradiction())->judge($own)->isMet() => $this->report(PointStatus::Broken, 'The second examiner saw something this taxon never shows.', 'Look at it together.'),
             !(new LookAlikesExcluded())->judge($own)->isMet() => $this->report(PointStatus::Open, 'The second examiner has not excluded every danger.', 'The second examination has to be finished.'),

@@ -19,8 +19,7 @@ final readonly class Strength implements Point
         $identification = $dossier->identification;
         $posterior = $dossier->posteriorOfClaim();
         $leader = $identification->leader()->taxon;
-        $leads = $leader === $dossier->claim->taxon->id
-            || ('' !== $dossier->claim->part->group && \in_array($leader, $dossier->flora()->groups[$dossier->claim->part->group]->members, true));
+        $leads = $dossier->claim->isMetBy($dossier->flora(), $leader);
         $name = $dossier->claim->taxon->commonName();
         [$status, $because, $change] = match (true) {
             [] === $dossier->examination()->findings => [PointStatus::Open, 'Nothing has been scored yet.', 'Start with what the next look suggests.'],

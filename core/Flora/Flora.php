@@ -67,8 +67,8 @@ final readonly class Flora
             return false;
         }
         $frequencies = $description->frequencies($character->applies->character);
-        if (null === $frequencies) {
-            return false;
+        if (null === $frequencies) { // no lobes to speak of where there is no blade
+            return $this->isInapplicable($description, $this->characters[$character->applies->character]);
         }
         foreach ($character->applies->states as $state) {
             if (0.0 < ($frequencies[$state] ?? 0.0)) {

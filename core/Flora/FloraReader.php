@@ -28,6 +28,7 @@ final readonly class FloraReader
         foreach ($characters as $character) {
             if (null !== $character->applies) {
                 self::known($characters, $character->applies->character, $character->id.'.applies', 'character');
+                self::endsSomewhere($characters, $character);
             }
         }
         if ([] === $characters) {
@@ -47,6 +48,22 @@ final readonly class FloraReader
             $root->text('name'), $root->text('title'), $root->text('edition'), $document->hash(),
             self::place($root->child('reference')), $characters, $taxa, $groups, $sources,
         );
+    }
+
+    /**
+     * @param array<string, Character> $characters
+     *
+     * @throws DocumentError if a character makes sense only where it makes sense itself
+     */
+    private static function endsSomewhere(array $characters, Character $character): void
+    {
+        $seen = [];
+        for ($at = $character; null !== $at && null !== $at->applies; $at = $characters[$at->applies->character] ?? null) {
+            if (isset($seen[$at->id])) {
+                throw DocumentError::at($character->id.'.applies', 'leads round in a circle.');
+            }
+            $seen[$at->id] = true;
+        }
     }
 
     /** @throws DocumentError if it is no place */

@@ -96,7 +96,10 @@ function Person(p: { name: string; role: string; units: string; today: string; d
         onClick={() => setOpen(true)}
         className="flex min-h-11 flex-col items-end justify-center text-right text-sm leading-tight"
       >
-        <span className="font-semibold">{p.name}</span>
+        <span className="font-semibold">
+          <span className="wide:hidden">{p.name.split(" ")[0]}</span>
+          <span className="hidden wide:inline">{p.name}</span>
+        </span>
         <span className="text-faded">
           {p.role}
           <span className="hidden wide:inline">

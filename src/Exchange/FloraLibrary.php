@@ -26,7 +26,7 @@ final class FloraLibrary
     public function __construct(
         #[Autowire('%kernel.project_dir%/flora')] private readonly string $folder,
         private readonly FloraFiles $files,
-        private readonly CacheInterface $cache,
+        #[Autowire(service: 'cache.flora')] private readonly CacheInterface $cache,
     ) {
     }
 
@@ -111,7 +111,7 @@ final class FloraLibrary
         ) as $file) {
             $changed .= $file->getPathname().$file->getMTime().$file->getSize();
         }
-        $value = $this->cache->get(hash('xxh128', 'v1'.$name.$what.$changed), static function (ItemInterface $item) use ($make): object {
+        $value = $this->cache->get(hash('xxh128', 'v2'.$name.$what.$changed), static function (ItemInterface $item) use ($make): object {
             $item->expiresAfter(30 * 86400);
 
             return $make();

@@ -19,6 +19,9 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
  */
 final readonly class RehearsalFile
 {
+    /** Pairs proven to pass less often than this are kept as a number only. */
+    private const FAR_BELOW = 1e-8;
+
     public function __construct(#[Autowire('%kernel.project_dir%/flora')] private string $folder, private ClockInterface $clock)
     {
     }
@@ -79,8 +82,8 @@ final readonly class RehearsalFile
             throw FloraRefused::because($flora->name, 'is not among the shipped floras; its figures cannot be kept beside it.');
         }
         $lines = [];
-        foreach ($document as $key => $value) { // one row to a line: small, and readable as a difference
-            $lines[] = json_encode($key, \JSON_THROW_ON_ERROR).': '.(\is_array($value)
+        foreach (self::trimmed($document) as $key => $value) { // one row to a line: small, and readable as a difference
+            $lines[] = json_encode($key, \JSON_THROW_ON_ERROR).': '.(\is_array($value) && array_is_list($value)
                 ? "[\n".implode(",\n", array_map(static fn (mixed $row): string => '    '.json_encode($row, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_SLASHES), $value))."\n  ]"
                 : json_encode($value, \JSON_THROW_ON_ERROR));
         }
@@ -90,9 +93,33 @@ final readonly class RehearsalFile
     }
 
     /**
+     * Without the pairs proven far below any aim, of which only the number is kept.
+     *
+     * @param array<string, mixed> $document
+     *
+     * @return array<string, mixed>
+     */
+    private static function trimmed(array $document): array
+    {
+        $kept = [];
+        $proven = \is_array($document['proven'] ?? null) ? $document['proven'] : [];
+        foreach (\is_array($document['passing'] ?? null) ? $document['passing'] : [] as $row) {
+            \assert(\is_array($row) && \is_string($row['examiner']));
+            if (null === $row['estimate'] && self::number($row['bound']) < self::FAR_BELOW) {
+                $before = $proven[$row['examiner']] ?? 0;
+                $proven[$row['examiner']] = (\is_int($before) ? $before : 0) + 1;
+            } else {
+                $kept[] = $row;
+            }
+        }
+
+        return ['passing' => $kept, 'proven' => $proven] + $document;
+    }
+
+    /**
      * The figures kept for exactly this flora; null where there are none or they are of another edition.
      *
-     * @return array{made_on: string, seed: int, plays: int, right: list<array<string, scalar|null>>, passing: list<array<string, scalar|null>>, outsiders: list<array<string, scalar|null>>}|null
+     * @return array{made_on: string, seed: int, plays: int, right: list<array<string, scalar|null>>, passing: list<array<string, scalar|null>>, outsiders: list<array<string, scalar|null>>, proven: array<string, int>}|null
      */
     public function kept(Flora $flora): ?array
     {
@@ -105,7 +132,9 @@ final readonly class RehearsalFile
             return null;
         }
 
-        /** @var array{made_on: string, seed: int, plays: int, right: list<array<string, scalar|null>>, passing: list<array<string, scalar|null>>, outsiders: list<array<string, scalar|null>>} $document */
+        $document['proven'] ??= [];
+
+        /** @var array{made_on: string, seed: int, plays: int, right: list<array<string, scalar|null>>, passing: list<array<string, scalar|null>>, outsiders: list<array<string, scalar|null>>, proven: array<string, int>} $document */
         return $document;
     }
 

@@ -82,6 +82,24 @@ final class CommandsTest extends ApiTestCase
         self::assertFalse($validator->validate(json_decode('{"date": "2027-06-14", "observations": []}'), $schema)->isValid());
     }
 
+    public function testARehearsalTellsItsFiguresAndRefusesWhatItDoesNotKnow(): void
+    {
+        $run = $this->shell(['hylognosis:rehearse', '--taxon=morus-nigra', '--part=fruit', '--month=8', '--plays=10', '--workers=1', '--json']);
+        $figures = json_decode($run->getOutput(), true);
+        self::assertIsArray($figures);
+        self::assertSame(8, self::at($figures, 'right.0.month'));
+        self::assertSame('morus-nigra', self::at($figures, 'passing.0.taxon'));
+        self::assertGreaterThan(20, \count((array) self::at($figures, 'passing')));
+        foreach ([['--taxon=morus-rubra'], ['--month=13'], ['--examiner=hasty'], ['--part=fruit'], ['--plays=1']] as $wrong) {
+            self::assertCount(1, explode("\n", trim($this->shell(['hylognosis:rehearse', ...$wrong], '', 2)->getErrorOutput())));
+        }
+    }
+
+    public function testTheSafetyCaseOnPaperIsTheOneTheFiguresMake(): void
+    {
+        self::assertStringEqualsFile(\dirname(__DIR__, 2).'/docs/safety-case.md', $this->shell(['hylognosis:safety-case'])->getOutput());
+    }
+
     public function testTheDemoCanBeStartedOver(): void
     {
         $database = sys_get_temp_dir().'/hylognosis-'.bin2hex(random_bytes(4)).'.db';

@@ -37,6 +37,27 @@ final class ExaminationApiTest extends ApiTestCase
         self::assertSame('midday', self::at($page, 'harvests.0.note'));
     }
 
+    public function testEvidenceForAnyTwoAddsUpAndStaysCoveredWithTheNames(): void
+    {
+        $this->signIn('marta');
+        $address = $this->begin('M-01', self::ELDER_FLOWER);
+        $this->score($address, ['leaf.arrangement' => ['opposite', 3], 'twig.pith' => ['white-wide', 2]]);
+        $table = $this->call('GET', $address.'/evidence/sambucus-nigra/euonymus-europaeus');
+        $sum = array_sum(array_map(static fn (mixed $row): float => \is_array($row) && is_numeric($row['decibans']) ? (float) $row['decibans'] : 0.0, (array) self::at($table, 'evidence')));
+        self::assertEqualsWithDelta(self::at($table, 'decibans'), $sum, 1e-9);
+        self::assertGreaterThan(5.0, $sum);
+        self::assertProblem(404, 'No taxon', $this->call('GET', $address.'/evidence/sambucus-nigra/nobody'));
+    }
+
+    public function testAHeightIsKeptWithTheScoreAndRefusedWhereItMakesNoDifference(): void
+    {
+        $this->signIn('marta');
+        $address = $this->begin('M-01', self::ELDER_FLOWER);
+        $examination = $this->call('POST', $address.'/scores', ['character' => 'bark.surface', 'states' => ['corky'], 'position' => 'low']);
+        self::assertSame('low', self::at($examination, 'scores.0.position'));
+        self::assertProblem(422, 'no height is asked', $this->call('POST', $address.'/scores', ['character' => 'leaf.arrangement', 'states' => ['opposite'], 'position' => 'low']));
+    }
+
     public function testASignedExaminationCannotBeChanged(): void
     {
         $this->signIn('marta');

@@ -58,6 +58,16 @@ final class SessionApiTest extends ApiTestCase
         }
     }
 
+    public function testTheGlossaryAndTheSpeciesPageSayWhatTheFloraSays(): void
+    {
+        $this->signIn('ida');
+        self::assertSame('acorn', self::at($this->call('GET', '/api/terms'), '0.term'));
+        $beech = $this->call('GET', '/api/flora/taxa/fagus-sylvatica');
+        self::assertSame('40–60', self::at($beech, 'figures.0.range'));
+        self::assertNotEmpty(self::at($beech, 'parts.0.yield'));
+        self::assertSame(['quercus-robur', 'quercus-petraea'], self::at($this->call('GET', '/api/flora/taxa/quercus-rosacea'), 'parents'));
+    }
+
     public function testWhatIsNotThereIsAProblemToo(): void
     {
         $this->signIn('marta');

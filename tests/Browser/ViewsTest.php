@@ -27,6 +27,7 @@ final class ViewsTest extends BrowserTestCase
         foreach (['day', 'dusk'] as $light) {
             yield "Today by $light" => ['/', 'Signed lately', $light];
             yield "Begin by $light" => ['/examine', 'Which tree?', $light];
+            yield "Terms by $light" => ['/terms', 'Glossary', $light];
             yield "Species by $light" => ['/species', 'Central European hill country', $light];
             yield "A species by $light" => ['/species/taxus-baccata', 'What harms', $light];
         }

@@ -384,13 +384,21 @@ const KEYS: [string, string][] = [
 /** Characters of a station that make sense, are in season and in reach; what is required or scored always shows. */
 function sightFor(flora: Flora, e: Examination, organ: Organ, required: Map<string, unknown>): Character[] {
   const scored = new Map(e.scores.filter((s) => !s.takenBack).map((s) => [s.character, s]));
+  const byId = new Map(flora.characters.map((c) => [c.id, c]));
+  // No lobes where the blade is a needle: what a character hangs on may itself hang on another.
+  const applies = (c: Character): boolean => {
+    if (!c.appliesTo) return true;
+    const on = scored.get(c.appliesTo);
+    if (on?.looked) return c.appliesStates.some((s) => on.states.includes(s));
+    const above = byId.get(c.appliesTo);
+    return above === undefined || applies(above);
+  };
   return flora.characters.filter((c) => {
     if (c.organ !== organ) return false;
     if (scored.has(c.id) || required.has(c.id)) return true;
     if (e.outOfSeason.includes(c.id) || !e.reach.includes(c.reach)) return false;
     if (c.instrument !== "none" && !e.kit.includes(c.instrument)) return false;
-    const on = c.appliesTo ? scored.get(c.appliesTo) : undefined;
-    return !on?.looked || c.appliesStates.some((s) => on.states.includes(s));
+    return applies(c);
   });
 }
 

@@ -57,7 +57,8 @@ export default function SpeciesPage() {
               <ul>
                 {t.hazards.map((h) => (
                   <li key={`${h.who}${h.part}`} className="py-0.5">
-                    <strong>{capital(h.part)}</strong>, {h.who} by {h.way}: {h.note} {h.severity !== "harmless" && <SeverityMark severity={h.severity} />}
+                    <strong>{capital(h.part)}</strong>, {h.who} by {h.way}: {h.note}{" "}
+                    {h.severity !== "harmless" && <SeverityMark severity={h.severity} />}
                   </li>
                 ))}
               </ul>

@@ -37,17 +37,17 @@ export default function Terms() {
         </div>
       </div>
       {found.length > 0 && (
-        <dl className="mt-3 grid gap-x-6 wide:grid-cols-2">
+        <ul className="mt-3 grid gap-x-6 wide:grid-cols-2">
           {found.map((t) => (
-            <div key={t.term} id={t.term} className="rule-b flex items-center gap-3 py-1.5">
+            <li key={t.term} id={t.term} className="rule-b flex items-center gap-3 py-1.5">
               <Glyph name={t.drawing} size={44} className="shrink-0" />
-              <div>
-                <dt className="font-bold">{capital(t.term)}</dt>
-                <dd className="text-sm">{t.definition}</dd>
-              </div>
-            </div>
+              <span>
+                <strong className="block">{capital(t.term)}</strong>
+                <span className="text-sm">{t.definition}</span>
+              </span>
+            </li>
           ))}
-        </dl>
+        </ul>
       )}
       {ORGANS.map((organ) => {
         const here = characters.filter((c) => c.organ === organ);
@@ -63,17 +63,17 @@ export default function Terms() {
                 {c.states.length === 0 ? (
                   <p className="text-sm text-faded">{c.unit ? `Measured in ${c.unit}.` : "Counted."}</p>
                 ) : (
-                  <dl className="mt-1 grid gap-x-4 gap-y-1 wide:grid-cols-3">
+                  <ul className="mt-1 grid gap-x-4 gap-y-1 wide:grid-cols-3">
                     {c.states.map((s) => (
-                      <div key={s.id} className="flex items-center gap-2">
+                      <li key={s.id} className="flex items-center gap-2">
                         <Glyph name={s.drawing} size={44} className="shrink-0" />
-                        <div className="leading-tight">
-                          <dt className="text-sm font-semibold">{s.label}</dt>
-                          <dd className="text-xs text-faded">{s.definition}</dd>
-                        </div>
-                      </div>
+                        <span className="leading-tight">
+                          <strong className="block text-sm font-semibold">{s.label}</strong>
+                          <span className="block text-xs text-faded">{s.definition}</span>
+                        </span>
+                      </li>
                     ))}
-                  </dl>
+                  </ul>
                 )}
               </section>
             ))}
