@@ -113,7 +113,7 @@ final readonly class RehearsalFile
             }
         }
 
-        return ['passing' => $kept, 'proven' => $proven] + $document;
+        return array_replace($document, ['passing' => $kept, 'proven' => $proven]);
     }
 
     /**

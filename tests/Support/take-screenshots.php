@@ -58,8 +58,10 @@ try {
     $shot('today');
     $go('/species');
     $shot('species-index');
-    $go('/species/sambucus-nigra');
+    $go('/species/prunus-avium');
     $shot('species');
+    $go('/terms#leaf.margin');
+    $shot('terms');
     $go('/examine/'.$examination('M-01', 'cleared'));
     $shot('examine-cleared');
     $go('/examine/'.$examination('L-03', 'barred'));

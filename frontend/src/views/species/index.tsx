@@ -2,8 +2,9 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { floraQuery } from "../../api/queries";
-import { capital, Field, fieldClass, Loading, Name, Trouble } from "../../ui/controls";
+import { capital, Loading, Name, Trouble } from "../../ui/controls";
 import { SeverityMark } from "../../ui/marks";
+import { PageHead } from "../../ui/page-head";
 
 export default function SpeciesIndex() {
   const flora = useQuery(floraQuery);
@@ -14,20 +15,12 @@ export default function SpeciesIndex() {
   const taxa = flora.data.taxa.filter((t) => `${t.name} ${t.commonName} ${t.family}`.toLowerCase().includes(words));
   return (
     <div className="mx-auto max-w-5xl px-4 py-5 wide:px-6">
-      <div className="double-rule flex flex-wrap items-end justify-between gap-3 pb-2">
-        <div>
-          <h1 className="text-2xl">{flora.data.title}</h1>
-          <p className="text-sm text-faded">
-            Flora {flora.data.name}, edition {flora.data.edition}, {flora.data.taxa.length} kinds, {flora.data.characters.length} characters. It knows
-            no others: a tree it does not hold must end as “none of these”.
-          </p>
-        </div>
-        <div className="w-full wide:w-64">
-          <Field label="Find">
-            <input className={fieldClass} value={sought} onChange={(e) => setSought(e.target.value)} />
-          </Field>
-        </div>
-      </div>
+      <PageHead
+        title={flora.data.title}
+        lead={`Flora ${flora.data.name}, edition ${flora.data.edition}, ${flora.data.taxa.length} kinds, ${flora.data.characters.length} characters. It knows no others: a tree it does not hold must end as “none of these”.`}
+        sought={sought}
+        onSeek={setSought}
+      />
       <ul>
         {taxa.map((t) => (
           <li key={t.id} className="rule-b">

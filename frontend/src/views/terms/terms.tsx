@@ -3,7 +3,8 @@ import { useEffect, useState } from "react";
 import { useLocation } from "react-router";
 import { floraQuery, termsQuery } from "../../api/queries";
 import { Glyph } from "../../plates/glyphs";
-import { capital, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
+import { capital, Loading, Trouble } from "../../ui/controls";
+import { PageHead } from "../../ui/page-head";
 import { ORGANS, STATION } from "../examine/stations";
 
 /** Every term and every feature one can score, drawn and defined in one line. */
@@ -25,17 +26,12 @@ export default function Terms() {
   const characters = flora.data.characters.filter((c) => fits(c.label, c.question, ...c.states.map((s) => `${s.label} ${s.definition}`)));
   return (
     <div className="mx-auto max-w-5xl px-4 py-5 wide:px-6">
-      <div className="double-rule flex flex-wrap items-end justify-between gap-3 pb-2">
-        <div>
-          <h1 className="text-2xl">Glossary</h1>
-          <p className="text-sm text-faded">Terms first, then everything one can score on a tree, organ by organ, each state drawn and defined.</p>
-        </div>
-        <div className="w-full wide:w-64">
-          <Field label="Find">
-            <input className={fieldClass} value={sought} onChange={(e) => setSought(e.target.value)} />
-          </Field>
-        </div>
-      </div>
+      <PageHead
+        title="Glossary"
+        lead="Terms first, then everything one can score on a tree, organ by organ, each state drawn and defined."
+        sought={sought}
+        onSeek={setSought}
+      />
       {found.length > 0 && (
         <ul className="mt-3 grid gap-x-6 wide:grid-cols-2">
           {found.map((t) => (

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Core\Clearance;
+
+use App\Tests\Reference\Floras;
+use App\Tests\Support\Dossiers;
+use App\Tests\Support\Starter;
+use Hylognosis\Clearance\Claim;
+use Hylognosis\Clearance\Dossier;
+use Hylognosis\Clearance\LookAlikesExcluded;
+use Hylognosis\Clearance\PartAndCondition;
+use Hylognosis\Clearance\PlaceAllows;
+use Hylognosis\Clearance\PlaceTerms;
+use Hylognosis\Clearance\RequiredFeatures;
+use Hylognosis\Clearance\Strength;
+use Hylognosis\Examination\Certainty;
+use Hylognosis\Examination\Examination;
+use Hylognosis\Examination\ExaminerRole;
+use Hylognosis\Examination\LifeStage;
+use Hylognosis\Examination\Observation;
+use Hylognosis\Examination\Whereabouts;
+use Hylognosis\Identification\Danger;
+use Hylognosis\Identification\Identifier;
+use Hylognosis\Season\Phenology;
+use PHPUnit\Framework\TestCase;
+
+/** Parts for which a group's name is enough, and points that are a matter of season. */
+final class GroupAndSeasonTest extends TestCase
+{
+    /** An oak with rounded lobes between the two species: the stalk of the leaf was not looked at. */
+    private const OAK = ['leaf.arrangement' => 'alternate', 'leaf.kind' => 'simple', 'leaf.lobes' => 'feather', 'leaf.lobe-tips' => 'rounded', 'bud.end' => 'cluster', 'fruit.kind' => 'acorn', 'fruit.cap' => 'flat', 'twig.pith' => 'star', 'bark.surface' => 'ridged'];
+
+    public function testAGroupLeadsWhereNoneOfItsMembersDoesAlone(): void
+    {
+        $dossier = self::oak('acorn');
+        self::assertLessThan(0.95, $dossier->identification->posteriorOf('quercus-robur'));
+        self::assertGreaterThan(0.95, $dossier->posteriorOfClaim());
+        self::assertTrue((new Strength())->judge($dossier)->isMet());
+    }
+
+    public function testAHybridIsNoLookAlikeOfItsParentsAndNoMemberOfAGroupIsOfAnother(): void
+    {
+        $flora = Floras::get('A');
+        $cordata = $flora->taxon('tilia-cordata');
+        $claim = new Claim($cordata, $cordata->part('flower'), []);
+        self::assertTrue($claim->allows($flora, $flora->taxon('tilia-europaea')));
+        self::assertTrue($claim->allows($flora, $flora->taxon('tilia-platyphyllos')));
+        self::assertFalse($claim->allows($flora, $flora->taxon('taxus-baccata')));
+        $sumac = Floras::get('B')->taxon('rhus-typhina');
+        self::assertTrue((new Claim($sumac, $sumac->part('fruit'), []))->allows(Floras::get('B'), Floras::get('B')->taxon('rhus-glabra')));
+        self::assertFalse((new Claim($sumac, $sumac->part('fruit'), []))->allows(Floras::get('B'), Floras::get('B')->taxon('toxicodendron-vernix')));
+    }
+
+    public function testADangerousHybridHasToBeExcludedByWhoeverIsNoParentOfIt(): void
+    {
+        $dangers = array_map(static fn (Danger $d): string => $d->taxon->id, self::oak('acorn')->dangers);
+        self::assertContains('laburnum-watereri', $dangers);
+        self::assertNotContains('quercus-rosacea', $dangers);
+    }
+
+    public function testSaysFromWhichDayAPointCanBeChanged(): void
+    {
+        $winter = Dossiers::elderFlower(scores: [], date: '2027-02-10');
+        self::assertSame('25 May', (new PartAndCondition())->judge($winter)->when?->words());
+        // flowers are the last of the required features to show
+        self::assertSame('20 May', (new RequiredFeatures())->judge($winter)->when?->words());
+        self::assertNull((new RequiredFeatures())->judge(Dossiers::elderFlower(scores: []))->when, 'all in sight in June');
+        $usedUp = Dossiers::elderFlower(terms: new PlaceTerms(true, null, [], 3, 3));
+        self::assertSame('1 January', (new PlaceAllows())->judge($usedUp)->when?->words());
+    }
+
+    public function testSaysWhenADangerCanBeToldApartThatCannotBeToday(): void
+    {
+        // bare twigs in February: what parts a chestnut from a yew hangs on organs that are there; nothing to wait for
+        self::assertNull((new LookAlikesExcluded())->judge(Dossiers::of('castanea-sativa', 'nut', [], [], null, '2027-06-20'))->when);
+        $winter = (new LookAlikesExcluded())->judge(Dossiers::of('robinia-pseudoacacia', 'flower', Starter::observations(['twig.spines' => ['paired', 3], 'bark.surface' => ['ropy', 1]]), [], null, '2027-01-20'));
+        self::assertNotSame([], $winter->items);
+    }
+
+    private static function oak(string $part): Dossier
+    {
+        $flora = Floras::get('A');
+        $observations = [];
+        foreach (self::OAK as $character => $state) {
+            $observations[] = Observation::ofStates($flora->character($character), [$state], Certainty::Sure, 4, Whereabouts::Tree);
+        }
+        $date = new \DateTimeImmutable('2027-10-05');
+        $identification = (new Identifier())->identify(Floras::compiled('A'), Examination::of($date, LifeStage::Mature, ExaminerRole::Instructor, $observations));
+        $taxon = $flora->taxon('quercus-robur');
+
+        return new Dossier(new Claim($taxon, $taxon->part($part), []), $identification, Phenology::at($flora, $flora->reference), new PlaceTerms(true), $date);
+    }
+}
