@@ -44,7 +44,7 @@ const TICKS: Record<string, number> = { deadly: 3, serious: 2, mild: 1, harmless
 /** How bad it can be: the word, and as many thorns as it deserves. */
 export function SeverityMark({ severity }: { severity: string }) {
   const ticks = TICKS[severity] ?? 0;
-  if (ticks === 0) return <span className="text-sm text-faded">no hazard known</span>;
+  if (ticks === 0) return <span className="text-sm text-faded">not counted as dangerous</span>;
   return (
     <span className="inline-flex items-center gap-1 text-sm font-bold text-berry">
       <svg viewBox="0 0 24 16" width="24" height="16" aria-hidden="true" focusable="false">

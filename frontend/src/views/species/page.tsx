@@ -45,6 +45,7 @@ export default function SpeciesPage() {
             <p className="mt-2 max-w-prose">{t.summary}</p>
             <p className="mt-2 flex flex-wrap items-center gap-x-3 text-sm">
               <SeverityMark severity={t.severity} />
+              {t.severity === "harmless" && t.hazards.length > 0 && <strong>as a whole, but parts of it harm</strong>}
               <span>
                 {t.origin}
                 {t.protected ? ", protected" : ""}. {t.statusNote}
