@@ -11,7 +11,7 @@ use Hylognosis\Season\DayOfYear;
 
 /**
  * Point 1. Every feature the flora requires for this taxon and part was scored sure, on the tree, with an
- * accepted value and nothing else, on at least its number of samples.
+ * accepted value, and nothing but what may stand beside it, on at least its number of samples.
  */
 final readonly class RequiredFeatures implements Point
 {
@@ -61,10 +61,10 @@ final readonly class RequiredFeatures implements Point
         if ($finding->disagrees) {
             return new PointItem($character->id, $character->label, PointStatus::Open, 'Two scores disagree; a further look settles it.');
         }
-        foreach ($finding->decidingValues() as $value) {
-            if (!$feature->accepts($value)) {
-                return new PointItem($character->id, $character->label, PointStatus::Broken, $wanted.' Seen otherwise.');
-            }
+        if ([] !== $finding->decidingValues() && !$feature->isMetBy($finding->decidingValues())) {
+            return $this->unripe($dossier, $finding)
+                ? new PointItem($character->id, $character->label, PointStatus::Open, $wanted.' Seen otherwise: it may not be ripe yet.')
+                : new PointItem($character->id, $character->label, PointStatus::Broken, $wanted.' Seen otherwise.');
         }
 
         return match (true) {
@@ -75,12 +75,31 @@ final readonly class RequiredFeatures implements Point
         };
     }
 
+    /** Whether all that was seen is what the claimed taxon shows on the way to ripeness. */
+    private function unripe(Dossier $dossier, Finding $finding): bool
+    {
+        $compiled = $dossier->identification->compiled;
+        $own = $compiled->numbers[$dossier->claim->taxon->id];
+        foreach ($finding->decidingReadings() as $reading) {
+            if (!$finding->character->ripens || $compiled->rulesOut($own, $finding->character, $reading)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     private function wanted(Character $character, RequiredFeature $feature): string
     {
         $labels = array_map(static fn (string $id): string => $character->state($id)->label, $feature->states);
         $value = null === $feature->range ? implode(' or ', $labels) : trim($feature->range.' '.$character->unit);
 
-        return \sprintf('Must be: %s%s.', $value, $feature->samples > 1 ? \sprintf(', on %d or more', $feature->samples) : '');
+        $beside = array_map(static fn (string $id): string => $character->state($id)->label, $feature->beside);
+
+        return \sprintf(
+            'Must be: %s%s%s.', $value, $feature->samples > 1 ? \sprintf(', on %d or more', $feature->samples) : '',
+            [] === $beside ? '' : '; '.implode(' or ', $beside).' may be seen beside it',
+        );
     }
 
     private function seen(Character $character, Finding $finding): string

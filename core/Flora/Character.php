@@ -17,6 +17,7 @@ final readonly class Character
      * @param float                       $misreading how often a careful person misreads it, 0 to 0.3
      * @param array<string, list<string>> $confusions state id → ids of the states it gets taken for
      * @param Applicability|null          $applies    set where the character makes sense on some trees only
+     * @param bool                        $ripens     it changes as the part ripens: another value than the wanted one may mean "not yet"
      */
     public function __construct(
         public string $id,
@@ -36,6 +37,7 @@ final readonly class Character
         public bool $changesWithAge,
         public bool $changesWithPosition,
         public ?Applicability $applies,
+        public bool $ripens = false,
     ) {
     }
 

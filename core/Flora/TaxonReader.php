@@ -146,17 +146,20 @@ final readonly class TaxonReader
 
     private function required(Node $node): RequiredFeature
     {
-        $node->onlyKnows(['character', 'states', 'range', 'samples']);
+        $node->onlyKnows(['character', 'states', 'beside', 'range', 'samples']);
         FloraReader::known($this->characters, $node->text('character'), $node->path.'.character', 'character');
         $character = $this->characters[$node->text('character')];
         $states = $node->texts('states');
-        foreach ($states as $state) {
+        foreach ([...$states, ...$node->texts('beside')] as $state) {
             FloraReader::known($character->states, $state, $node->path.'.states', 'state');
+        }
+        if ([] !== array_intersect($states, $node->texts('beside'))) {
+            throw DocumentError::at($node->path.'.beside', 'names a state that is accepted by itself.');
         }
         if ($character->isNumeric() !== $node->has('range') || $character->isNumeric() === ([] !== $states)) {
             throw DocumentError::at($node->path, $character->isNumeric() ? 'needs a range, and no states.' : 'needs states, and no range.');
         }
 
-        return new RequiredFeature($character->id, $states, $node->has('range') ? FloraReader::range($node->child('range')) : null, $node->integer('samples', 1, 20));
+        return new RequiredFeature($character->id, $states, $node->has('range') ? FloraReader::range($node->child('range')) : null, $node->integer('samples', 1, 20), $node->texts('beside'));
     }
 }

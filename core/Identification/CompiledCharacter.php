@@ -23,6 +23,7 @@ final readonly class CompiledCharacter
      * @param list<float>                      $spread     taxon → entropy of what one careful look reads, in nats
      * @param list<list<bool>>                 $ruledOut   outcome → taxon → whether the description rules it out
      * @param list<float>                      $background outcome → how often it is met in the flora as a whole
+     * @param float                            $backgroundSpread entropy of that, in nats
      * @param array<int, NumberRange>          $ranges     taxon → described range, numbers only
      * @param array<int, true>                 $silent     taxa whose description says nothing of the character
      * @param array<int, true>                 $inapplicable taxa on which the character makes no sense
@@ -37,6 +38,7 @@ final readonly class CompiledCharacter
         public array $spread,
         public array $ruledOut,
         public array $background,
+        public float $backgroundSpread,
         public array $ranges,
         public array $silent,
         public array $inapplicable,

@@ -209,6 +209,10 @@ final readonly class CompiledFlora
                 $spread[$t] -= $probability * log($probability);
             }
         }
+        $backgroundSpread = 0.0;
+        foreach ($background as $probability) {
+            $backgroundSpread -= $probability > 0.0 ? $probability * log($probability) : 0.0;
+        }
         $phases = 0;
         foreach (Phenophase::cases() as $bit => $phase) {
             $phases |= \in_array($phase, $character->phenophases, true) ? 1 << $bit : 0;
@@ -216,7 +220,7 @@ final readonly class CompiledFlora
 
         return new CompiledCharacter(
             $character, $outcomes, $edges, array_values($shown), array_values($misread), array_values($read), array_values($spread),
-            array_values($ruledOut), array_values($background), $ranges, $silent, $inapplicable, $phases,
+            array_values($ruledOut), array_values($background), $backgroundSpread, $ranges, $silent, $inapplicable, $phases,
         );
     }
 }

@@ -8,8 +8,8 @@ use Hylognosis\Flora\Character;
 use Hylognosis\Flora\Flora;
 
 /**
- * Which character to look at next: the expected fall in entropy over the taxa, plus what it would close of an
- * intended clearance, times the chance that it can be seen today, per effort.
+ * Which character to look at next: the expected fall in entropy over the taxa and over something the flora does not
+ * hold, plus what it would close of an intended clearance, times the chance that it can be seen today, per effort.
  */
 final readonly class NextLook
 {
@@ -41,6 +41,7 @@ final readonly class NextLook
         $contrast = null === $aim ? null : $contrast ?? Contrast::of($compiled, $aim->taxon->id);
         $dangers = array_map(static fn (Danger $danger): array => [$compiled->numbers[$danger->taxon->id], $danger->steps()], $aim->dangers ?? []);
         $out = $identification->examination->couldNotLook;
+        $left = null === $aim || null === $contrast ? [] : $this->leftByRequired($compiled, $aim, $contrast, $dangers, $phases[$contrast->own], $outlook, $out);
         $ranked = $visibleIn = [];
         foreach ($compiled->characters as $id => $character) {
             $finding = $identification->examination->finding($id);
@@ -55,9 +56,11 @@ final readonly class NextLook
             if ($visible < self::LEAST_VISIBLE) {
                 continue;
             }
-            $bits = null === $finding ? $this->bits($character, $posterior) : 0.0;
-            $closes = null === $aim || null === $contrast ? 0.0 : $this->closes($character, $aim, $phases[$contrast->own], $contrast, $dangers);
-            $worth = ($bits + self::BITS_PER_POINT * $closes) * $visible / $character->character->effort;
+            $bits = null === $finding ? $this->bits($character, $posterior, $identification->unlisted) : 0.0;
+            $closes = null === $aim || null === $contrast ? 0.0 : $this->closes($character, $aim, $phases[$contrast->own], $contrast, null === $openRequired ? $left : $dangers);
+            // What is required has to be looked at in any case: its effort counts for the order, not against other looks.
+            $effort = null === $openRequired ? $character->character->effort : 1.0 + $character->character->effort / 100;
+            $worth = ($bits + self::BITS_PER_POINT * $closes) * $visible / $effort;
             if ($worth > 1e-6) {
                 $ranked[$id] = [$worth, $bits, $closes];
             }
@@ -139,19 +142,23 @@ final readonly class NextLook
         return $sum > 0.0 ? $visible / $sum : 0.0;
     }
 
-    /** @param array<int, float> $posterior */
-    private function bits(CompiledCharacter $character, array $posterior): float
+    /**
+     * @param array<int, float> $posterior
+     * @param float             $unlisted  probability of something this flora does not hold: it would read as the flora's trees do on the whole
+     */
+    private function bits(CompiledCharacter $character, array $posterior, float $unlisted): float
     {
         // What a look tells of the taxon is what the taxon tells of the look: the entropy of what will be read, less
         // what is left of it once the taxon is known. The latter is the same every time and stands ready.
-        $sum = $known = 0.0;
+        $sum = $unlisted;
+        $known = $unlisted * $character->backgroundSpread;
         foreach ($posterior as $t => $probability) {
             $sum += $probability;
             $known += $probability * $character->spread[$t];
         }
         $unknown = 0.0;
-        foreach ($character->read as $row) {
-            $mass = 0.0;
+        foreach ($character->read as $o => $row) {
+            $mass = $unlisted * $character->background[$o];
             foreach ($posterior as $t => $probability) {
                 $mass += $probability * $row[$t];
             }
@@ -161,6 +168,38 @@ final readonly class NextLook
         }
 
         return max(0.0, $unknown - $known / $sum) / \M_LN2;
+    }
+
+    /**
+     * The dangers as the required features in sight will leave them: a look that is not required is worth only what
+     * those would not close anyway.
+     *
+     * @param list<array{int, array<string, float>}> $dangers taxon number, step by organ
+     * @param list<string>                           $out     could not be looked at
+     *
+     * @return list<array{int, array<string, float>}>
+     */
+    private function leftByRequired(CompiledFlora $compiled, Aim $aim, Contrast $contrast, array $dangers, int $phases, Outlook $outlook, array $out): array
+    {
+        $closed = array_fill(0, \count($dangers), 0.0);
+        foreach ($aim->open as $feature) {
+            $character = $compiled->characters[$feature->character];
+            if (0 === ($character->phenophases & $phases) || !$outlook->reaches($character->character) || \in_array($feature->character, $out, true)) {
+                continue;
+            }
+            $against = $contrast->row($feature->character);
+            foreach ($dangers as $d => [$number, $steps]) {
+                $closed[$d] += $steps[$character->character->organ->value] * $against[$number];
+            }
+        }
+        $left = [];
+        foreach ($dangers as $d => [$number, $steps]) {
+            if ($closed[$d] < 1.0) {
+                $left[] = [$number, array_map(static fn (float $step): float => $step * (1.0 - $closed[$d]), $steps)];
+            }
+        }
+
+        return $left;
     }
 
     /** @param list<array{int, array<string, float>}> $dangers taxon number, step by organ */

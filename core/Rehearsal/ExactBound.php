@@ -7,8 +7,8 @@ namespace Hylognosis\Rehearsal;
 /**
  * An upper bound, by exact summation, on how often a tree of one kind is cleared as the goal: the gate cannot open
  * unless every required feature has been read with an accepted value. Given the tree, the characters are read
- * independently, so the bound is the product, over the required features, of the chance that up to three looks end in
- * an accepted reading that stands. All else that would keep the gate shut is left out: the true rate is lower.
+ * independently, so the bound is the product, over the required features, of the chance that so many looks as one
+ * character gets end in an accepted reading that stands. All else that would keep the gate shut is left out: the true rate is lower.
  */
 final readonly class ExactBound
 {
@@ -37,7 +37,7 @@ final readonly class ExactBound
                 foreach ($this->eye->reads($character, $showing, $mostly) as $read) {
                     $accepted += $goal->welcomes($desk->compiled, $character->character, $read->values) ? $read->probability : 0.0;
                 }
-                $chance += $share * self::withinThreeLooks($accepted);
+                $chance += $share * self::withinTheLooks($accepted);
             }
             $bound *= min(1.0, $chance);
         }
@@ -46,13 +46,31 @@ final readonly class ExactBound
     }
 
     /**
-     * The first look is accepted; or it is not, and the second and the third are, which settles the disagreement. A look
-     * repeats the one before it now and then.
+     * The first look is accepted; or accepted looks come to outnumber the others, two at least, which settles the
+     * disagreement. A look repeats the one before it now and then.
+     *
+     * @param float $accepted chance that a fresh look is accepted, 0 to 1
      */
-    private static function withinThreeLooks(float $accepted): float
+    private static function withinTheLooks(float $accepted): float
     {
         $fresh = 1.0 - Eye::REPEATS;
+        $stands = $accepted;
+        // Not yet accepted: accepted looks less the others → whether the last was accepted → probability.
+        $open = [-1 => [0 => 1.0 - $accepted, 1 => 0.0]];
+        for ($look = 2; $look <= Rehearser::LOOKS_AT_ONE_CHARACTER; ++$look) {
+            $next = [];
+            foreach ($open as $lead => $byLast) {
+                foreach ($byLast as $last => $probability) {
+                    $again = $fresh * $accepted + Eye::REPEATS * $last;
+                    $next[$lead + 1][1] = ($next[$lead + 1][1] ?? 0.0) + $probability * $again;
+                    $next[$lead - 1][0] = ($next[$lead - 1][0] ?? 0.0) + $probability * (1.0 - $again);
+                }
+            }
+            $stands += array_sum($next[1] ?? []);
+            unset($next[1]);
+            $open = $next;
+        }
 
-        return $accepted + (1.0 - $accepted) * $fresh * $accepted * (Eye::REPEATS + $fresh * $accepted);
+        return $stands;
     }
 }

@@ -29,13 +29,22 @@ final readonly class FloraAudit
     private const FULL = 0.6;
     private const USUAL_LIST = [4, 9];
     private const MOSTLY = 0.5;
+    /** A list that more than one in ten of the taxon's own trees cannot meet is worth a look. */
+    private const CEILING = 0.9;
 
     private CompiledFlora $compiled;
+    /** @var array<string, CompiledFlora> by life stage */
+    private array $stages;
     private Phenology $phenology;
 
     public function __construct(private Flora $flora)
     {
-        $this->compiled = CompiledFlora::of($flora, LifeStage::Mature);
+        $stages = [];
+        foreach (Rehearsal::STAGES as [$stage]) {
+            $stages[$stage] = CompiledFlora::of($flora, LifeStage::from($stage));
+        }
+        $this->stages = $stages;
+        $this->compiled = $stages[LifeStage::Mature->value];
         $this->phenology = Phenology::at($flora, $flora->reference);
     }
 
@@ -159,6 +168,10 @@ final readonly class FloraAudit
                 if ([] === $this->months($taxon, $part)) {
                     $remarks[] = new Remark(true, $where, 'on no day of its window can all required features be seen.');
                 }
+                [$ceiling, $refused] = $this->ceiling($taxon, $part);
+                if ($ceiling < self::CEILING) {
+                    $remarks[] = new Remark(false, $where, \sprintf('at most %d %% of its own trees can meet the list; most are refused by %s.', floor(100 * $ceiling), implode(', ', \array_slice($refused, 0, 3))));
+                }
                 $count = \count($part->required);
                 if ($count < self::USUAL_LIST[0] || $count > self::USUAL_LIST[1]) {
                     $remarks[] = new Remark(false, $where, \sprintf('requires %d features; a list people can work through has %d to %d.', $count, ...self::USUAL_LIST));
@@ -171,6 +184,34 @@ final readonly class FloraAudit
         }
 
         return $remarks;
+    }
+
+    /**
+     * The share of the taxon's own trees, of all ages, that show an accepted value of every required feature.
+     *
+     * @return array{float, list<string>} 0 to 1; the features that refuse most, worst first
+     */
+    public function ceiling(Taxon $taxon, Part $part): array
+    {
+        $ceiling = 0.0;
+        $refused = [];
+        foreach (Rehearsal::STAGES as [$stage, $weight]) {
+            $product = 1.0;
+            foreach ($part->required as $feature) {
+                $compiled = $this->stages[$stage]->characters[$feature->character];
+                $showing = $compiled->character->ripens ? null : Showing::of($compiled, $this->compiled->numbers[$taxon->id]);
+                $share = null === $showing ? 1.0 : 0.0;
+                foreach ($showing->values ?? [] as $i => $value) {
+                    $share += $feature->accepts($value) ? $showing->shares[$i] ?? 0.0 : 0.0;
+                }
+                $product *= $share;
+                $refused[$feature->character] = ($refused[$feature->character] ?? 0.0) + $weight * (1.0 - $share);
+            }
+            $ceiling += $weight * $product;
+        }
+        arsort($refused);
+
+        return [$ceiling, array_map(static fn (string $id, float $share): string => \sprintf('%s (%d %%)', $id, round(100 * $share)), array_keys($refused), $refused)];
     }
 
     /** @return list<Remark> */

@@ -45,10 +45,12 @@ final readonly class Goal
     public function welcomes(CompiledFlora $compiled, Character $character, array $values): bool
     {
         $feature = $this->required[$character->id] ?? null;
+        if (null !== $feature) {
+            return $feature->isMetBy($values);
+        }
         $own = $compiled->numbers[$this->claim->taxon->id];
         foreach ($values as $value) {
-            $welcome = null !== $feature ? $feature->accepts($value) : !$compiled->characters[$character->id]->rulesOut($own, $value);
-            if (!$welcome) {
+            if ($compiled->characters[$character->id]->rulesOut($own, $value)) {
                 return false;
             }
         }

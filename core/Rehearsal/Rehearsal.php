@@ -28,7 +28,7 @@ use Random\Randomizer;
 final class Rehearsal
 {
     /** Trees met, by age: most that one takes from are full-grown (an assumption). */
-    private const STAGES = [['mature', 0.6], ['young', 0.25], ['old', 0.15]];
+    public const STAGES = [['mature', 0.6], ['young', 0.25], ['old', 0.15]];
     /** Where the exact bound is no more than this share of the aim, nothing is played: it is proven well enough. */
     private const PROVEN = 0.1;
     /** Of the parts an unknown tree could be hoped to be, so many that it passes for most easily are played. */

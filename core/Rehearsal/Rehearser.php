@@ -14,7 +14,8 @@ use Hylognosis\Identification\CompiledCharacter;
 final class Rehearser
 {
     public const LOOKS = 12;
-    private const LOOKS_AT_ONE_CHARACTER = 3;
+    /** Somebody who hopes looks again at what stands in the way, so many times in all. */
+    public const LOOKS_AT_ONE_CHARACTER = 5;
 
     /** @var array<string, Showing|null> character → what the tree's taxon shows */
     private array $showings = [];
@@ -34,7 +35,7 @@ final class Rehearser
         for (; $looks <= self::LOOKS; ++$looks) {
             $verdict = $this->desk->verdict($scores, $couldNotLook);
             if ($verdict->open) {
-                return new Course(true, $looks, $chance->weight());
+                return new Course(true, $looks, $chance->weight(), $scores, $couldNotLook);
             }
             $next = null;
             foreach ($verdict->next as $id) {
@@ -54,7 +55,7 @@ final class Rehearser
             }
         }
 
-        return new Course(false, $looks, $chance->weight());
+        return new Course(false, $looks, $chance->weight(), $scores, $couldNotLook);
     }
 
     /**

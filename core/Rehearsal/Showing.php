@@ -20,8 +20,12 @@ final readonly class Showing
     {
     }
 
-    /** None where the character makes no sense on the taxon; what the flora as a whole shows where it is silent. */
-    public static function of(CompiledCharacter $character, int $taxon): ?self
+    /**
+     * None where the character makes no sense on the taxon; what the flora as a whole shows where it is silent.
+     *
+     * @param list<string>|null $only trees that show one of these states; null: all
+     */
+    public static function of(CompiledCharacter $character, int $taxon, ?array $only = null): ?self
     {
         if (isset($character->inapplicable[$taxon])) {
             return null;
@@ -36,7 +40,7 @@ final readonly class Showing
         }
         $values = $kept = [];
         foreach ($shares as $value => $share) {
-            if ($share > 0.0) {
+            if ($share > 0.0 && (null === $only || \in_array((string) $value, $only, true))) {
                 $values[] = $character->character->isNumeric() ? (float) $value : (string) $value;
                 $kept[] = $share;
             }

@@ -55,6 +55,9 @@ final readonly class TreeKind
     {
         $character = $this->compiled->characters[$id];
         $hoped = $this->compiled->numbers[$goal->claim->taxon->id] ?? null;
+        if ($character->character->ripens && $this->taxon()->id === $goal->claim->taxon->id && isset($goal->required[$id])) {
+            return Showing::of($character, $this->number, $goal->required[$id]->states); // ripeness is taken as given
+        }
 
         return Showing::of($character, $this->unknownIsWelcome && null !== $hoped && isset($character->silent[$this->number]) ? $hoped : $this->number);
     }
