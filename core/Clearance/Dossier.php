@@ -70,18 +70,20 @@ final readonly class Dossier
     public static function dangersBut(Identification $identification, ?Claim $claim): array
     {
         $compiled = $identification->compiled;
-        $dangers = [];
+        $seen = Danger::seen($identification->examination);
+        $dangers = $excluded = $severe = $likely = [];
         foreach ($compiled->flora->dangerous() as $id => $taxon) {
             if (null !== $claim && $claim->allows($compiled->flora, $taxon)) {
                 continue;
             }
             $lookAlike = $claim?->part->lookAlike($id);
             $severity = null === $lookAlike ? $taxon->severity() : Severity::worse($lookAlike->severity, $taxon->severity());
-            $dangers[] = Danger::weigh($compiled, $identification->examination, $taxon, $severity, $lookAlike->decisive ?? []);
+            $danger = Danger::weigh($compiled, $seen, $taxon, $severity, $lookAlike->decisive ?? []);
+            [$dangers[], $excluded[], $severe[], $likely[]] = [$danger, (int) $danger->isExcluded(), -$severity->rank(), -$identification->posteriorOf($id)];
         }
-        usort($dangers, static fn (Danger $a, Danger $b): int => [$a->isExcluded(), $b->severity->rank(), $identification->posteriorOf($b->taxon->id)]
-            <=> [$b->isExcluded(), $a->severity->rank(), $identification->posteriorOf($a->taxon->id)]);
+        $order = range(0, \count($dangers) - 1);
+        array_multisort($excluded, $severe, $likely, $order);
 
-        return $dangers;
+        return array_map(static fn (int $i): Danger => $dangers[$i], [] === $dangers ? [] : $order);
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Hylognosis\Identification;
 
 use Hylognosis\Examination\Examination;
+use Hylognosis\Examination\Reading;
+use Hylognosis\Flora\Character;
 use Hylognosis\Flora\Organ;
 use Hylognosis\Flora\Severity;
 use Hylognosis\Flora\Taxon;
@@ -23,24 +25,46 @@ final readonly class Danger
         public array $contradictions,
         /** @var array<string, Organ> */
         public array $organs,
-        private bool $decided,
+        bool $decided,
     ) {
+        $this->excluded = $decided || (\count($organs) >= 2 && self::oneDecides($organs));
+    }
+
+    private bool $excluded;
+
+    /**
+     * What was seen for sure on the tree, ready to be held against many dangers.
+     *
+     * @return array<string, array{Character, list<Reading>}> by character; none that is still in dispute
+     */
+    public static function seen(Examination $examination): array
+    {
+        $seen = [];
+        foreach ($examination->findings as $id => $finding) {
+            $readings = $finding->decidingReadings();
+            if ([] !== $readings) {
+                $seen[$id] = [$finding->character, $readings];
+            }
+        }
+
+        return $seen;
     }
 
     /**
-     * @param Severity     $severity of taking it for the wanted tree
-     * @param list<string> $decisive characters the flora marks decisive for this pair
+     * @param array<string, array{Character, list<Reading>}> $seen     {@see seen}
+     * @param Severity                                       $severity of taking it for the wanted tree
+     * @param list<string>                                   $decisive characters the flora marks decisive for this pair
      */
-    public static function weigh(CompiledFlora $compiled, Examination $examination, Taxon $taxon, Severity $severity, array $decisive): self
+    public static function weigh(CompiledFlora $compiled, array $seen, Taxon $taxon, Severity $severity, array $decisive): self
     {
         $number = $compiled->numbers[$taxon->id];
         $contradictions = $organs = [];
         $decided = false;
-        foreach ($examination->findings as $id => $finding) {
-            foreach ($finding->decidingReadings() as $reading) {
-                if ($compiled->rulesOut($number, $finding->character, $reading)) {
+        foreach ($seen as $id => [$character, $readings]) {
+            foreach ($readings as $reading) {
+                if ($compiled->rulesOut($number, $character, $reading)) {
                     $contradictions[] = $id;
-                    $organs[$finding->character->organ->value] = $finding->character->organ;
+                    $organs[$character->organ->value] = $character->organ;
                     $decided = $decided || \in_array($id, $decisive, true);
                     break;
                 }
@@ -52,7 +76,7 @@ final readonly class Danger
 
     public function isExcluded(): bool
     {
-        return $this->decided || (\count($this->organs) >= 2 && self::oneDecides($this->organs));
+        return $this->excluded;
     }
 
     /** How much nearer a contradiction in this organ would bring the exclusion: 0, a half, or 1 (it would be done). */
@@ -84,6 +108,12 @@ final readonly class Danger
     /** @param array<string, Organ> $organs */
     private static function oneDecides(array $organs): bool
     {
-        return [] !== array_filter($organs, static fn (Organ $organ): bool => $organ->decidesAlone());
+        foreach ($organs as $organ) {
+            if ($organ->decidesAlone()) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

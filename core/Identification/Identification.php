@@ -35,10 +35,14 @@ final readonly class Identification
     /** @return list<Candidate> most probable first; ties in the flora's order */
     public function ranking(): array
     {
-        $numbers = array_keys($this->posterior);
-        usort($numbers, fn (int $a, int $b): int => [$this->posterior[$b], $a] <=> [$this->posterior[$a], $b]);
+        $posterior = $this->posterior;
+        arsort($posterior); // a stable sort: ties stay in the flora's order
+        $ranking = [];
+        foreach ($posterior as $t => $probability) {
+            $ranking[] = new Candidate($this->compiled->taxa[$t], $probability);
+        }
 
-        return array_map(fn (int $t): Candidate => new Candidate($this->compiled->taxa[$t], $this->posterior[$t]), $numbers);
+        return $ranking;
     }
 
     public function leader(): Candidate

@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace Hylognosis\Rehearsal;
 
+use Hylognosis\Clearance\Breadth;
 use Hylognosis\Clearance\Dossier;
 use Hylognosis\Clearance\Gate;
 use Hylognosis\Clearance\NoContradiction;
 use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Clearance\RequiredFeatures;
+use Hylognosis\Clearance\Strength;
 use Hylognosis\Examination\Certainty;
 use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\ExaminerRole;
 use Hylognosis\Examination\Observation;
 use Hylognosis\Examination\Whereabouts;
+use Hylognosis\Flora\RequiredFeature;
 use Hylognosis\Identification\Aim;
 use Hylognosis\Identification\CompiledFlora;
+use Hylognosis\Identification\Danger;
 use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Identifier;
 use Hylognosis\Identification\NextLook;
@@ -83,12 +87,39 @@ final class Desk
 
     private function asked(Identification $identification): Verdict
     {
-        $dossier = new Dossier($this->goal->claim, $identification, $this->phenology, new PlaceTerms(true), $this->date);
+        $dossier = $this->dossier($identification);
         $open = $this->gate->isOpenBut($dossier, ['people']);
         $aim = new Aim($this->goal->claim->taxon, (new RequiredFeatures())->open($dossier), $dossier->openDangers(), (new NoContradiction())->broken($dossier));
         $next = $open ? [] : $this->nextLook->suggest($identification, Outlook::unhindered($this->goal->day, $this->phenology), $aim, self::SUGGESTIONS);
 
         return new Verdict($open, array_map(static fn (Suggestion $s): string => $s->character->id, $next));
+    }
+
+    /**
+     * @param array<string, non-empty-list<non-empty-list<string|float>>> $scores
+     * @param list<string>                                                $couldNotLook
+     *
+     * @return list<string> characters that are required or contradict, taxa not excluded, and whether strength or breadth are missing
+     */
+    public function inTheWay(array $scores, array $couldNotLook): array
+    {
+        $dossier = $this->dossier($this->identification($scores, $couldNotLook));
+        $open = [
+            ...array_map(static fn (RequiredFeature $f): string => $f->character, (new RequiredFeatures())->open($dossier)),
+            ...(new NoContradiction())->broken($dossier),
+            ...array_map(static fn (Danger $d): string => $d->taxon->id, $dossier->openDangers()),
+        ];
+        foreach ([new Strength(), new Breadth()] as $point) {
+            $report = $point->judge($dossier);
+            $open = $report->isMet() ? $open : [...$open, $report->point];
+        }
+
+        return array_values(array_unique($open));
+    }
+
+    private function dossier(Identification $identification): Dossier
+    {
+        return new Dossier($this->goal->claim, $identification, $this->phenology, new PlaceTerms(true), $this->date);
     }
 
     /** @param non-empty-list<string|float> $values */

@@ -33,18 +33,18 @@ final readonly class FloraAudit
     private const CEILING = 0.9;
 
     private CompiledFlora $compiled;
-    /** @var array<string, CompiledFlora> by life stage */
+    /** @var list<array{CompiledFlora, float}> by life stage, with the share of trees met */
     private array $stages;
     private Phenology $phenology;
 
     public function __construct(private Flora $flora)
     {
+        $this->compiled = CompiledFlora::of($flora, LifeStage::Mature);
         $stages = [];
-        foreach (Rehearsal::STAGES as [$stage]) {
-            $stages[$stage] = CompiledFlora::of($flora, LifeStage::from($stage));
+        foreach (Rehearsal::STAGES as [$stage, $share]) {
+            $stages[] = [LifeStage::Mature->value === $stage ? $this->compiled : CompiledFlora::of($flora, LifeStage::from($stage)), $share];
         }
         $this->stages = $stages;
-        $this->compiled = $stages[LifeStage::Mature->value];
         $this->phenology = Phenology::at($flora, $flora->reference);
     }
 
@@ -195,10 +195,10 @@ final readonly class FloraAudit
     {
         $ceiling = 0.0;
         $refused = [];
-        foreach (Rehearsal::STAGES as [$stage, $weight]) {
+        foreach ($this->stages as [$stage, $weight]) {
             $product = 1.0;
             foreach ($part->required as $feature) {
-                $compiled = $this->stages[$stage]->characters[$feature->character];
+                $compiled = $stage->characters[$feature->character];
                 $showing = $compiled->character->ripens ? null : Showing::of($compiled, $this->compiled->numbers[$taxon->id]);
                 $share = null === $showing ? 1.0 : 0.0;
                 foreach ($showing->values ?? [] as $i => $value) {

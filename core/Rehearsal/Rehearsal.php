@@ -85,7 +85,7 @@ final class Rehearsal
         $goal = Goal::of(new Claim($taxon, $part, []), $day);
         $random = $this->random('right', $taxon->id, $part->id, (string) $month, $kind->value);
         $cleared = $played = 0;
-        $looks = [];
+        $looks = $inTheWay = [];
         foreach (self::STAGES as [$stage, $share]) {
             $rehearser = $this->rehearser($this->compiled($this->flora, $stage), $goal, $kind, $taxon->id, false);
             for ($i = 0, $n = (int) round($this->plays * $share); $i < $n; ++$i, ++$played) {
@@ -93,12 +93,17 @@ final class Rehearsal
                 if ($course->cleared) {
                     ++$cleared;
                     $looks[] = $course->looks;
+                } else {
+                    foreach ($rehearser->inTheWay($course) as $what) {
+                        $inTheWay[$what] = ($inTheWay[$what] ?? 0) + 1;
+                    }
                 }
             }
         }
         sort($looks);
+        arsort($inTheWay);
 
-        return new RightClearance($taxon->id, $part->id, $month, $kind, Proportion::of($cleared, max(1, $played)), [] === $looks ? null : (float) $looks[intdiv(\count($looks), 2)]);
+        return new RightClearance($taxon->id, $part->id, $month, $kind, Proportion::of($cleared, max(1, $played)), [] === $looks ? null : (float) $looks[intdiv(\count($looks), 2)], $inTheWay);
     }
 
     /**
@@ -144,7 +149,7 @@ final class Rehearsal
         return new Passing($taxon->id, $part->id, $danger->id, $severity, $kind, $mean, $upper, $played);
     }
 
-    /** What becomes of a taxon's trees where the flora does not hold it. */
+    /** What becomes of a taxon's trees where the flora does not hold it. A hope for a group it belongs to is no test: it would be true. */
     public function outsiders(Taxon $taxon, ExaminerKind $kind): Outsiders
     {
         $rest = $this->flora->without($taxon->id);
@@ -152,6 +157,9 @@ final class Rehearsal
         [$bound, $as] = [0.0, ''];
         $goals = [];
         foreach ((new self($rest, $this->seed, $this->plays))->wanted() as [$hoped, $part]) {
+            if (\in_array($taxon->id, $this->flora->groups[$part->group]->members ?? [], true)) {
+                continue; // the name of the group would be enough, and would be true
+            }
             $days = self::months($part);
             $goal = Goal::of(new Claim($hoped, $part, []), $days[array_keys($days)[intdiv(\count($days), 2)]]);
             $passes = $this->bound($this->flora, $goal, $taxon->id, $kind);

@@ -58,6 +58,12 @@ final class Rehearser
         return new Course(false, $looks, $chance->weight(), $scores, $couldNotLook);
     }
 
+    /** @return list<string> what still stands open at the end of a course: required features, look-alikes, contradictions, strength */
+    public function inTheWay(Course $course): array
+    {
+        return $this->desk->inTheWay($course->scores, $course->couldNotLook);
+    }
+
     /**
      * @param array<string, int>                             $mostly what the tree mostly shows, as far as it has been drawn
      * @param list<non-empty-list<string|float>> $before earlier readings of the character

@@ -44,6 +44,7 @@ final readonly class RehearsalFile
         return [
             'taxon' => $right->taxon, 'part' => $right->part, 'month' => $right->month, 'examiner' => $right->examiner->value,
             'cleared' => $right->cleared->events, 'played' => $right->cleared->trials, 'low' => round($low, 4), 'high' => round($high, 4), 'looks' => $right->looks,
+            'in_the_way' => implode(', ', array_map(static fn (string $what, int $n): string => $what.' '.$n, array_keys(\array_slice($right->inTheWay, 0, 3)), \array_slice($right->inTheWay, 0, 3))),
         ];
     }
 
@@ -147,8 +148,8 @@ final readonly class RehearsalFile
         $line(\sprintf('%s, edition %s, hash %s', $flora->title, $flora->edition, substr($flora->hash, 0, 12)));
         $line('Right trees cleared within 12 looks, by month at the reference place:');
         foreach ($result['right'] as $r) {
-            $line(vsprintf('  %-24s %-12s %2d  %-8s %5.1f %% of %d (%.0f–%.0f %%), looks %s', [
-                $r['taxon'], $r['part'], $r['month'], $r['examiner'], 100 * self::number($r['cleared']) / self::number($r['played']), $r['played'], 100 * self::number($r['low']), 100 * self::number($r['high']), null === $r['looks'] ? '–' : $r['looks'],
+            $line(vsprintf('  %-24s %-12s %2d  %-8s %5.1f %% of %d (%.0f–%.0f %%), looks %s%s', [
+                $r['taxon'], $r['part'], $r['month'], $r['examiner'], 100 * self::number($r['cleared']) / self::number($r['played']), $r['played'], 100 * self::number($r['low']), 100 * self::number($r['high']), null === $r['looks'] ? '–' : $r['looks'], '' === $r['in_the_way'] ? '' : '; in the way: '.$r['in_the_way'],
             ]));
         }
         $line('Dangerous trees that pass for the wanted one, a single examiner; worst first, below 1 in 10 million left out:');

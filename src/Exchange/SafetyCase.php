@@ -90,20 +90,26 @@ final readonly class SafetyCase
      */
     private function right(array $right): array
     {
-        $best = [];
+        $best = $way = [];
         foreach ($right as $row) {
             $key = $row['taxon'].', '.$row['part'];
             $share = RehearsalFile::number($row['cleared']) / max(1.0, RehearsalFile::number($row['played']));
             if (ExaminerKind::Careful->value === $row['examiner'] && $share >= ($best[$key] ?? 0.0)) {
-                $best[$key] = $share;
+                [$best[$key], $way[$key]] = [$share, (string) $row['in_the_way']];
             }
         }
         asort($best);
         $below = array_filter($best, static fn (float $share): bool => $share < 0.9);
+        $lines = [\sprintf('**Right trees**, careful examiner: %d of %d parts are cleared in nine cases out of ten or more in their best month; %s', \count($best) - \count($below), \count($best), [] === $below ? 'all of them.' : 'the others, with what stood in the way and how often:'), ''];
+        if ([] !== $below) {
+            array_push($lines, '| part | cleared in the best month | in the way |', '|---|---|---|');
+            foreach ($below as $key => $share) {
+                $lines[] = \sprintf('| %s | %d %% | %s |', $key, round($share * 100), $way[$key]);
+            }
+            $lines[] = '';
+        }
 
-        return [
-            \sprintf('**Right trees**, careful examiner: %d of %d parts are cleared in nine cases out of ten or more in their best month. Below that: %s.', \count($best) - \count($below), \count($best), [] === $below ? 'none' : implode('; ', array_map(static fn (string $key, float $share): string => \sprintf('%s %d %%', $key, round($share * 100)), array_keys($below), $below))), '',
-        ];
+        return $lines;
     }
 
     /**
@@ -122,7 +128,7 @@ final readonly class SafetyCase
 
         return [
             \sprintf(
-                '**Trees the flora does not hold** (each taxon left out in turn): %d %% end as "none of these" within twelve looks, %d %% under a wrong name. Hoped to be the parts they pass for most easily, %d of %d were cleared; of the dangerous kinds %d. Cleared ones: %s.',
+                '**Trees the flora does not hold** (each taxon left out in turn): %d %% end as "none of these" within twelve looks, %d %% under a wrong name. Hoped to be the parts they pass for most easily (a group it belongs to left out: that would be true), %d of %d were cleared; of the dangerous kinds %d. Cleared ones: %s.',
                 round(100 * $sum('recognised') / max(1.0, $sum('played'))), round(100 * $sum('named') / max(1.0, $sum('played'))), $sum('cleared'), $sum('hoped'),
                 array_sum(array_map(static fn (array $row): float => RehearsalFile::number($row['cleared']), $dangerous)),
                 [] === $cleared ? 'none' : implode(', ', array_map(static fn (array $row): string => $row['taxon'].' as '.$row['as'], $cleared)),

@@ -55,6 +55,6 @@ final class DangerTest extends TestCase
      */
     private static function yew(array $scores, array $decisive = []): Danger
     {
-        return Danger::weigh(Starter::compiled(), Starter::examination(Starter::observations($scores)), Starter::flora()->taxon('taxus-baccata'), Severity::Deadly, $decisive);
+        return Danger::weigh(Starter::compiled(), Danger::seen(Starter::examination(Starter::observations($scores))), Starter::flora()->taxon('taxus-baccata'), Severity::Deadly, $decisive);
     }
 }
