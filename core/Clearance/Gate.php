@@ -101,7 +101,7 @@ final readonly class Gate
             $ends[] = $dossier->terms->validUntil;
         }
         $window = $dossier->phenology->window($dossier->claim->part);
-        if (null !== $window) {
+        if (null !== $window && $window->days() < 365) {
             $ends[] = $dossier->decidedOn->modify('+'.DayOfYear::on($dossier->decidedOn)->until($window->to).' days');
         }
 

@@ -21,6 +21,7 @@ final readonly class Part
      * @param int                   $freshnessDays days an examination holds for this part, at least 1
      * @param list<SourceReference> $sources
      * @param string                $yield         what it usually gives, in words
+     * @param Window|null           $identified    when the tree is examined for it, where that is not when it is taken: sap is marked in summer
      * @param int|null              $effort        1 (by the way) to 5 (a day’s work); null where the flora does not say
      */
     public function __construct(
@@ -39,7 +40,14 @@ final readonly class Part
         public array $sources,
         public string $yield = '',
         public ?int $effort = null,
+        public ?Window $identified = null,
     ) {
+    }
+
+    /** The time of year, at the reference place, in which its tree is examined; none for a harmful part. */
+    public function examinedIn(): ?Window
+    {
+        return $this->identified ?? $this->window;
     }
 
     public function condition(string $id): ?Condition

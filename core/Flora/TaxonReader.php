@@ -118,7 +118,7 @@ final readonly class TaxonReader
 
     private function part(string $id, Node $node): Part
     {
-        $node->onlyKnows(['label', 'uses', 'harmful', 'window', 'ripe', 'harmful_when', 'required', 'look_alikes', 'preparation', 'leave', 'yield', 'effort', 'group', 'freshness_days', 'sources']);
+        $node->onlyKnows(['label', 'uses', 'harmful', 'window', 'identified', 'ripe', 'harmful_when', 'required', 'look_alikes', 'preparation', 'leave', 'yield', 'effort', 'group', 'freshness_days', 'sources']);
         $harmful = $node->optionalText('harmful');
         $required = array_map($this->required(...), $node->children('required'));
         if ('' === $harmful && [] === $required) {
@@ -135,6 +135,7 @@ final readonly class TaxonReader
             '' === $harmful ? $node->integer('freshness_days', 1, 400) : 1,
             FloraReader::references($node, 'sources', $this->sources),
             $node->optionalText('yield'), $node->has('effort') ? $node->integer('effort', 1, 5) : null,
+            $node->has('identified') ? FloraReader::window($node->child('identified')) : null,
         );
     }
 

@@ -25,6 +25,7 @@ use Hylognosis\Identification\Identifier;
 use Hylognosis\Identification\NextLook;
 use Hylognosis\Identification\Outlook;
 use Hylognosis\Identification\Suggestion;
+use Hylognosis\Season\DayOfYear;
 use Hylognosis\Season\Phenology;
 
 /**
@@ -117,9 +118,18 @@ final class Desk
         return array_values(array_unique($open));
     }
 
+    /** The day of the examination, or, where the part is taken later in the year, the first day of its window. */
+    private function takenOn(): \DateTimeImmutable
+    {
+        $day = DayOfYear::on($this->date);
+        $window = $this->goal->claim->part->window;
+
+        return null === $window || $window->contains($day) ? $this->date : $this->date->modify('+'.$day->until($window->from).' days');
+    }
+
     private function dossier(Identification $identification): Dossier
     {
-        return new Dossier($this->goal->claim, $identification, $this->phenology, new PlaceTerms(true), $this->date);
+        return new Dossier($this->goal->claim, $identification, $this->phenology, new PlaceTerms(true), $this->takenOn());
     }
 
     /** @param non-empty-list<string|float> $values */

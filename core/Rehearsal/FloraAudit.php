@@ -77,12 +77,13 @@ final readonly class FloraAudit
         return $pairs;
     }
 
-    /** @return list<int> months, 1 to 12, in which the part has its window and all its required features can be seen on some day */
+    /** @return list<int> months, 1 to 12, in which its tree is examined for the part and all its required features can be seen on some day */
     public function months(Taxon $taxon, Part $part): array
     {
         $months = [];
-        for ($d = 0; null !== $part->window && $d < $part->window->days(); ++$d) {
-            $day = $part->window->from->plus($d);
+        $window = $part->examinedIn();
+        for ($d = 0; null !== $window && $d < $window->days(); ++$d) {
+            $day = $window->from->plus($d);
             if (!isset($months[$day->month()]) && $this->allShow($taxon, $part, $day)) {
                 $months[$day->month()] = $day->month();
             }
@@ -167,6 +168,10 @@ final readonly class FloraAudit
                 }
                 if ([] === $this->months($taxon, $part)) {
                     $remarks[] = new Remark(true, $where, 'on no day of its window can all required features be seen.');
+                }
+                $wait = null === $part->window || null === $part->identified ? 0 : $part->identified->to->until($part->window->from);
+                if (!$part->window?->contains($part->identified->to ?? $part->window->from) && $wait > $part->freshnessDays) {
+                    $remarks[] = new Remark(true, $where, \sprintf('no examination holds until it may be taken: %d days, and one holds %d.', $wait, $part->freshnessDays));
                 }
                 [$ceiling, $refused] = $this->ceiling($taxon, $part);
                 if ($ceiling < self::CEILING) {

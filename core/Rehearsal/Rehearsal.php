@@ -62,12 +62,13 @@ final class Rehearsal
         return $wanted;
     }
 
-    /** @return array<int, DayOfYear> month → the day of it nearest its middle that lies in the part's window */
+    /** @return array<int, DayOfYear> month → the day of it nearest its middle on which the tree is examined for the part */
     public static function months(Part $part): array
     {
         $days = [];
-        for ($d = 0; null !== $part->window && $d < $part->window->days(); ++$d) {
-            $day = $part->window->from->plus($d);
+        $window = $part->examinedIn();
+        for ($d = 0; null !== $window && $d < $window->days(); ++$d) {
+            $day = $window->from->plus($d);
             $best = $days[$day->month()] ?? null;
             $middle = DayOfYear::parse(\sprintf('%02d-15', $day->month()))->number;
             if (null === $best || abs($day->number - $middle) < abs($best->number - $middle)) {

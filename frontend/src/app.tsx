@@ -5,6 +5,7 @@ import { client, unwrap } from "./api/client";
 import { useSession } from "./api/queries";
 import { Button, Choice, Dialog, dayWords, Field, fieldClass, Loading, Trouble } from "./ui/controls";
 import { SignIn } from "./views/signin/signin";
+import { FloraChoice } from "./views/species/flora-choice";
 
 const Today = lazy(() => import("./views/today/today"));
 const Begin = lazy(() => import("./views/examine/begin"));
@@ -121,6 +122,7 @@ function Person(p: { name: string; role: string; units: string; today: string; d
             ]}
             onChange={(units) => act(() => unwrap(client.PUT("/api/preferences", { body: { units } })))}
           />
+          <FloraChoice label="Flora I work with" />
           <Choice
             label="Light"
             value={theme}

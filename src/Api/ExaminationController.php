@@ -54,7 +54,7 @@ final class ExaminationController extends AbstractController
             if (null !== $first && ($first->examiner === $user || !$first->isSigned() || $first->specimen !== $specimen)) {
                 throw Refused::field('secondOf', 'A second look is taken by somebody else, at the same tree, after the first one is signed.');
             }
-            $flora = $this->library->flora(FloraLibrary::DEFAULT);
+            $flora = $this->library->flora($first->flora ?? $user->flora); // the second person works with the flora of the first
             $record = new ExaminationRecord($specimen, $user, $input->date, $flora->name, $flora->hash, $this->clock->now());
             $record->stage = $input->stage;
             $record->route = $input->route;

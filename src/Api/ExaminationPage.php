@@ -13,7 +13,6 @@ use App\Api\View\ScoreView;
 use App\Api\View\SpecimenView;
 use App\Entity\DecisionRecord;
 use App\Entity\ExaminationRecord;
-use App\Entity\HarvestRecord;
 use App\Entity\User;
 use App\Exchange\StoredExaminations;
 use App\Repository\HarvestRepository;
@@ -43,11 +42,11 @@ final readonly class ExaminationPage
 
         return new ExaminationView(
             $record->id, SpecimenView::of($record->specimen), PersonView::of($record->examiner), $record->examiner === $viewer, $record->date,
-            $record->stage->value, $record->route, $record->reach, $record->kit, $record->isSigned(), $record->hidesNames(), $record->blind,
+            $record->stage->value, $record->flora, $record->route, $record->reach, $record->kit, $record->isSigned(), $record->hidesNames(), $record->blind,
             $record->claimTaxon, $record->claimPart, $record->conditions, $record->secondOf?->id, $record->unprejudiced,
             array_map(ScoreView::of(...), array_values($record->scores->toArray())),
             AssessmentView::of($this->stored->assess($record), self::EXPLAINED),
-            array_map(fn (HarvestRecord $h) => $this->harvestLog->view($flora, $h), $this->harvests->ofExamination($record)),
+            array_map($this->harvestLog->view(...), $this->harvests->ofExamination($record)),
             array_map(
                 static fn (DecisionRecord $d): DecisionView => new DecisionView($d->taxon, $d->part, $d->answer->value, $d->because, $d->decidedOn, $d->validUntil),
                 $this->entities->getRepository(DecisionRecord::class)->findBy(['examination' => $record], ['id' => 'DESC']),

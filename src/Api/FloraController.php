@@ -5,19 +5,24 @@ declare(strict_types=1);
 namespace App\Api;
 
 use App\Api\View\CharacterView;
+use App\Api\View\FloraSummaryView;
 use App\Api\View\FloraView;
 use App\Api\View\TaxonSummaryView;
 use App\Api\View\TaxonView;
 use App\Api\View\TermView;
+use App\Entity\User;
 use App\Exchange\FloraLibrary;
 use App\Exchange\Glossary;
+use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\UnknownEntry;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 #[OA\Tag('flora')]
 final class FloraController extends AbstractController
@@ -26,11 +31,19 @@ final class FloraController extends AbstractController
     {
     }
 
-    #[Route('/api/flora', methods: ['GET'])]
-    #[OA\Response(response: 200, description: 'The flora in use.', content: new Model(type: FloraView::class))]
-    public function flora(Request $request): JsonResponse
+    #[Route('/api/floras', methods: ['GET'])]
+    #[OA\Response(response: 200, description: 'The floras there are.', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: FloraSummaryView::class))))]
+    public function floras(): JsonResponse
     {
-        $flora = $this->library->flora(FloraLibrary::DEFAULT);
+        return $this->json(array_map(fn (string $name): FloraSummaryView => FloraSummaryView::of($this->library->flora($name)), $this->library->names()));
+    }
+
+    #[Route('/api/flora', methods: ['GET'])]
+    #[OA\Response(response: 200, description: 'A flora; without a name the one this person works with.', content: new Model(type: FloraView::class))]
+    #[OA\Response(response: 404, description: 'No such flora.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
+    public function flora(#[CurrentUser] User $user, Request $request, #[MapQueryParameter] ?string $flora = null): JsonResponse
+    {
+        $flora = $this->named($flora ?? $user->flora);
         $response = $this->json(new FloraView(
             $flora->name, $flora->title, $flora->edition, $flora->hash,
             array_values(array_map(CharacterView::of(...), $flora->characters)),
@@ -52,13 +65,18 @@ final class FloraController extends AbstractController
     #[Route('/api/flora/taxa/{id}', methods: ['GET'])]
     #[OA\Response(response: 200, description: 'The notebook page of a species.', content: new Model(type: TaxonView::class))]
     #[OA\Response(response: 404, description: 'No such taxon.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
-    public function taxon(string $id): JsonResponse
+    public function taxon(#[CurrentUser] User $user, string $id, #[MapQueryParameter] ?string $flora = null): JsonResponse
     {
-        $flora = $this->library->flora(FloraLibrary::DEFAULT);
+        $flora = $this->named($flora ?? $user->flora);
         try {
             return $this->json($this->page->of($flora, $flora->taxon($id)));
         } catch (UnknownEntry $e) {
             throw Refused::missing($e->getMessage());
         }
+    }
+
+    private function named(string $name): Flora
+    {
+        return \in_array($name, $this->library->names(), true) ? $this->library->flora($name) : throw Refused::missing(\sprintf('There is no flora "%s".', $name));
     }
 }

@@ -10,6 +10,7 @@ use App\Api\View\DemoAccountView;
 use App\Api\View\PersonView;
 use App\Api\View\SessionView;
 use App\Entity\User;
+use App\Exchange\FloraLibrary;
 use App\Repository\SettingRepository;
 use App\Repository\UserRepository;
 use App\StandIn\DemoSchool;
@@ -25,7 +26,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[OA\Tag('session')]
 final class SessionController extends AbstractController
 {
-    public function __construct(private readonly SchoolClock $clock, private readonly UserRepository $users, private readonly Transaction $transaction)
+    public function __construct(private readonly SchoolClock $clock, private readonly UserRepository $users, private readonly Transaction $transaction, private readonly FloraLibrary $library)
     {
     }
 
@@ -57,8 +58,12 @@ final class SessionController extends AbstractController
     #[OA\Response(response: 200, description: 'Kept.', content: new Model(type: SessionView::class))]
     public function preferences(#[CurrentUser] User $user, #[MapRequestPayload] Preferences $input): JsonResponse
     {
+        if (null !== $input->flora && !\in_array($input->flora, $this->library->names(), true)) {
+            throw Refused::field('flora', \sprintf('There is no flora "%s"; there are: %s.', $input->flora, implode(', ', $this->library->names())));
+        }
         $this->transaction->run(static function () use ($user, $input): void {
             $user->units = $input->units;
+            $user->flora = $input->flora ?? $user->flora;
         });
 
         return $this->json($this->view($user));

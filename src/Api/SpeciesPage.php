@@ -7,7 +7,6 @@ namespace App\Api;
 use App\Api\View\ConditionView;
 use App\Api\View\DescribedView;
 use App\Api\View\FigureView;
-use App\Api\View\HarvestView;
 use App\Api\View\HazardView;
 use App\Api\View\LookAlikeView;
 use App\Api\View\MonthView;
@@ -16,7 +15,6 @@ use App\Api\View\RehearsedView;
 use App\Api\View\RequiredFeatureView;
 use App\Api\View\StateShareView;
 use App\Api\View\TaxonView;
-use App\Entity\HarvestRecord;
 use App\Exchange\RehearsalFile;
 use App\Repository\HarvestRepository;
 use Hylognosis\Flora\Character;
@@ -59,7 +57,7 @@ final readonly class SpeciesPage
             array_values(array_map(fn (Part $part): PartView => $this->part($flora, $taxon, $part), $taxon->parts)),
             $this->months($flora, $taxon),
             $this->sources($flora, $taxon->sources),
-            array_map(fn (HarvestRecord $h): HarvestView => $this->harvestLog->view($flora, $h), $this->harvests->ofTaxon($taxon->id)),
+            array_map($this->harvestLog->view(...), $this->harvests->ofTaxon($taxon->id)),
             array_map(static fn (string $kind, NumberRange $range): FigureView => new FigureView($kind, FigureKind::from($kind)->label(), (string) $range, FigureKind::from($kind)->unit()), array_keys($taxon->figures), $taxon->figures),
             $taxon->parents,
         );
@@ -91,7 +89,7 @@ final readonly class SpeciesPage
     private function part(Flora $flora, Taxon $taxon, Part $part): PartView
     {
         return new PartView(
-            $part->id, $part->label, $part->uses, $part->harmful, $part->window?->words() ?? '',
+            $part->id, $part->label, $part->uses, $part->harmful, $part->window?->words() ?? '', $part->identified?->words() ?? '',
             array_map(static fn (Condition $c): ConditionView => new ConditionView($c->id, $c->question, $c->note, $c->wanted), $part->conditions),
             array_map(fn (RequiredFeature $f): RequiredFeatureView => $this->required($flora->character($f->character), $f), $part->required),
             array_map(static function (LookAlike $l) use ($flora): LookAlikeView {
@@ -132,6 +130,7 @@ final readonly class SpeciesPage
             $character->id, $character->label, $character->organ->value,
             array_map(fn (string $id): StateShareView => $this->state($character, $id, 1.0), $feature->states),
             null === $feature->range ? null : trim($feature->range.' '.$character->unit), $feature->samples,
+            array_map(fn (string $id): StateShareView => $this->state($character, $id, 1.0), $feature->beside),
         );
     }
 

@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace App\Api;
 
 use App\Api\View\ExaminationSummaryView;
-use App\Api\View\HarvestView;
 use App\Api\View\InWindowView;
 use App\Api\View\TodayView;
 use App\Entity\ExaminationRecord;
-use App\Entity\HarvestRecord;
 use App\Entity\Site;
 use App\Entity\User;
 use App\Exchange\FloraLibrary;
@@ -47,7 +45,7 @@ final class TodayController extends AbstractController
     #[OA\Response(response: 200, description: 'What matters today.', content: new Model(type: TodayView::class))]
     public function today(#[CurrentUser] User $user): JsonResponse
     {
-        $flora = $this->library->flora(FloraLibrary::DEFAULT);
+        $flora = $this->library->flora($user->flora);
         $today = $this->clock->today();
         $site = $this->sites->findOneBy([], ['name' => 'ASC']);
         $open = $this->examinations->findBy(['examiner' => $user, 'signedAt' => null], ['createdAt' => 'DESC'], self::RECENT);
@@ -64,7 +62,7 @@ final class TodayController extends AbstractController
             $user->role->mayDecide() ? array_values(array_filter($summaries, static fn (ExaminationSummaryView $s): bool => $s->wantsSecond && !$s->mine)) : [],
             \array_slice($summaries, 0, self::RECENT),
             null === $site ? [] : $this->inWindow($flora, $site, DayOfYear::on($today)),
-            array_map(fn (HarvestRecord $h): HarvestView => $this->log->view($flora, $h), $this->harvests->findBy([], ['takenOn' => 'DESC', 'recordedAt' => 'DESC'], 4)),
+            array_map($this->log->view(...), $this->harvests->findBy([], ['takenOn' => 'DESC', 'recordedAt' => 'DESC'], 4)),
         ));
     }
 
@@ -76,7 +74,7 @@ final class TodayController extends AbstractController
         foreach ($flora->taxa as $taxon) {
             foreach ($taxon->parts as $part) {
                 $window = $phenology->window($part);
-                if (null !== $window && $window->contains($today)) {
+                if (null !== $window && $window->days() < 365 && $window->contains($today)) {
                     $views[] = new InWindowView($taxon->id, $taxon->name, $taxon->commonName(), $part->id, $part->label, $window->words(), $today->until($window->to));
                 }
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Entity;
 
+use App\Exchange\FloraLibrary;
 use App\Repository\UserRepository;
 use Doctrine\ORM\Mapping as ORM;
 use Hylognosis\Examination\ExaminerRole;
@@ -25,6 +26,10 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
 
     #[ORM\Column(length: 8)]
     public string $units = 'metric';
+
+    /** Name of the flora this person works with. */
+    #[ORM\Column(length: 80, options: ['default' => FloraLibrary::DEFAULT])]
+    public string $flora = FloraLibrary::DEFAULT;
 
     /** @param non-empty-string $email */
     public function __construct(

@@ -2,13 +2,27 @@ import { queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/r
 import { client, type Examination, type Schemas, unwrap } from "./client";
 
 export const sessionQuery = queryOptions({ queryKey: ["session"], queryFn: () => unwrap(client.GET("/api/session")), staleTime: 60_000 });
-export const floraQuery = queryOptions({ queryKey: ["flora"], queryFn: () => unwrap(client.GET("/api/flora")), staleTime: Number.POSITIVE_INFINITY });
+/** One flora; without a name the one this person works with. */
+export const floraQuery = (name?: string) =>
+  queryOptions({
+    queryKey: ["flora", name ?? ""],
+    queryFn: () => unwrap(client.GET("/api/flora", { params: { query: name ? { flora: name } : {} } })),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+export const florasQuery = queryOptions({
+  queryKey: ["floras"],
+  queryFn: () => unwrap(client.GET("/api/floras")),
+  staleTime: Number.POSITIVE_INFINITY,
+});
 export const todayQuery = queryOptions({ queryKey: ["today"], queryFn: () => unwrap(client.GET("/api/today")) });
 export const termsQuery = queryOptions({ queryKey: ["terms"], queryFn: () => unwrap(client.GET("/api/terms")), staleTime: Number.POSITIVE_INFINITY });
 export const specimensQuery = queryOptions({ queryKey: ["specimens"], queryFn: () => unwrap(client.GET("/api/specimens")) });
 export const sitesQuery = queryOptions({ queryKey: ["sites"], queryFn: () => unwrap(client.GET("/api/sites")) });
-export const taxonQuery = (id: string) =>
-  queryOptions({ queryKey: ["taxon", id], queryFn: () => unwrap(client.GET("/api/flora/taxa/{id}", { params: { path: { id } } })) });
+export const taxonQuery = (id: string, flora?: string) =>
+  queryOptions({
+    queryKey: ["taxon", id, flora ?? ""],
+    queryFn: () => unwrap(client.GET("/api/flora/taxa/{id}", { params: { path: { id }, query: flora ? { flora } : {} } })),
+  });
 export const examinationQuery = (id: string) =>
   queryOptions({
     queryKey: ["examination", id],

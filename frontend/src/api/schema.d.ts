@@ -136,6 +136,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/floras": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_api_flora_floras"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/flora": {
         parameters: {
             query?: never;
@@ -439,6 +455,11 @@ export interface components {
         Preferences: {
             /** @enum {string} */
             units: "metric" | "imperial";
+            /**
+             * Name of a shipped flora; left out: as it was.
+             * @default null
+             */
+            flora?: string | null;
         };
         DemoDay: {
             day: string;
@@ -488,6 +509,7 @@ export interface components {
             email: string;
             role: string;
             units: string;
+            flora: string;
         };
         ScoreView: {
             id: string;
@@ -570,6 +592,7 @@ export interface components {
             id: string;
             takenOn: string;
             takenBy: string;
+            flora: string;
             taxon: string;
             commonName: string;
             part: string;
@@ -596,6 +619,7 @@ export interface components {
             mine: boolean;
             date: string;
             stage: string;
+            flora: string;
             route: string;
             reach: string[];
             kit: string[];
@@ -614,6 +638,13 @@ export interface components {
             harvests: components["schemas"]["HarvestView"][];
             decisions: components["schemas"]["DecisionView"][];
             outOfSeason: string[];
+        };
+        FloraSummaryView: {
+            name: string;
+            title: string;
+            edition: string;
+            taxa: number;
+            dangerous: number;
         };
         StateView: {
             id: string;
@@ -702,6 +733,7 @@ export interface components {
             states: components["schemas"]["StateShareView"][];
             range?: string | null;
             samples: number;
+            beside: components["schemas"]["StateShareView"][];
         };
         LookAlikeView: {
             taxon: string;
@@ -1122,7 +1154,7 @@ export interface operations {
             };
         };
     };
-    get_app_api_flora_flora: {
+    get_app_api_flora_floras: {
         parameters: {
             query?: never;
             header?: never;
@@ -1131,13 +1163,44 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The flora in use. */
+            /** @description The floras there are. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FloraSummaryView"][];
+                };
+            };
+        };
+    };
+    get_app_api_flora_flora: {
+        parameters: {
+            query?: {
+                flora?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A flora; without a name the one this person works with. */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
                     "application/json": components["schemas"]["FloraView"];
+                };
+            };
+            /** @description No such flora. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -1164,7 +1227,9 @@ export interface operations {
     };
     get_app_api_flora_taxon: {
         parameters: {
-            query?: never;
+            query?: {
+                flora?: string | null;
+            };
             header?: never;
             path: {
                 id: string;

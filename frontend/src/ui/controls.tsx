@@ -107,7 +107,7 @@ export function Dialog(p: {
 
 export const fieldClass = "min-h-11 w-full rounded-sm border border-ink bg-sheet px-3";
 
-export function Field(p: { label: string; error?: string | undefined; hint?: string; children: ReactNode }) {
+export function Field(p: { label: string; error?: string | undefined; hint?: string | undefined; children: ReactNode }) {
   return (
     // The control is given as a child, so the label wraps it.
     // biome-ignore lint/a11y/noLabelWithoutControl: see above

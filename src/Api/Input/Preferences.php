@@ -12,6 +12,8 @@ final readonly class Preferences
     public function __construct(
         #[Assert\Choice(['metric', 'imperial'])]
         public string $units,
+        /** Name of a shipped flora; left out: as it was. */
+        public ?string $flora = null,
     ) {
     }
 }

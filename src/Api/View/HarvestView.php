@@ -8,7 +8,7 @@ namespace App\Api\View;
 final readonly class HarvestView
 {
     public function __construct(
-        public string $id, public string $takenOn, public string $takenBy, public string $taxon, public string $commonName, public string $part,
+        public string $id, public string $takenOn, public string $takenBy, public string $flora, public string $taxon, public string $commonName, public string $part,
         public string $amount, public string $ripeness, public int $shareLeft, public string $note, public string $specimen, public string $site, public string $examination,
     ) {
     }

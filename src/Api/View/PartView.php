@@ -16,7 +16,7 @@ final readonly class PartView
      * @param list<string>              $sources
      */
     public function __construct(
-        public string $id, public string $label, public array $uses, public string $harmful, public string $window, public array $conditions,
+        public string $id, public string $label, public array $uses, public string $harmful, public string $window, public string $identified, public array $conditions,
         public array $required, public array $lookAlikes, public array $preparation, public string $leave, public int $freshnessDays, public array $sources, public ?RehearsedView $rehearsed, public string $yield, public ?int $effort,
     ) {
     }

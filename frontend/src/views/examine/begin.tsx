@@ -4,6 +4,7 @@ import { useNavigate, useSearchParams } from "react-router";
 import { client, Problem, type Schemas, unwrap } from "../../api/client";
 import { floraQuery, sitesQuery, specimensQuery, useSession } from "../../api/queries";
 import { Button, Choice, capital, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
+import { FloraChoice } from "../species/flora-choice";
 import { ClaimDialog } from "./claim";
 import { Kit } from "./kit";
 import { ROUTES, type RouteId } from "./stations";
@@ -14,7 +15,7 @@ export default function Begin() {
   const second = search.get("second");
   const session = useSession().data;
   const specimens = useQuery(specimensQuery);
-  const flora = useQuery(floraQuery);
+  const flora = useQuery(floraQuery());
   const queries = useQueryClient();
   const navigate = useNavigate();
   const [tree, setTree] = useState(search.get("tree") ?? "");
@@ -119,6 +120,7 @@ export default function Begin() {
             options={(Object.keys(ROUTES) as RouteId[]).map((value) => ({ value, label: ROUTES[value].label }))}
             onChange={setRoute}
           />
+          {!second && <FloraChoice label="Flora to compare with" onChosen={() => setClaim(null)} />}
           <Kit reach={reach} kit={kit} onReach={setReach} onKit={setKit} />
           {second ? (
             <p className="border-l-4 border-ink pl-3 text-sm">

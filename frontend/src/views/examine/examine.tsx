@@ -16,8 +16,8 @@ import { type Organ, ROUTES, type RouteId, STATION, StationList, StationTree } f
 
 export default function Examine() {
   const { id = "" } = useParams();
-  const flora = useQuery(floraQuery);
   const examination = useQuery(examinationQuery(id));
+  const flora = useQuery({ ...floraQuery(examination.data?.flora), enabled: examination.isSuccess });
   if (examination.isError)
     return (
       <div className="p-5">
@@ -41,7 +41,7 @@ const STAGES = ["sapling", "young", "mature", "old"].map((value) => ({ value: va
 function Desk({ examination: e, flora }: { examination: Examination; flora: Flora }) {
   const act = useExamination(e.id);
   const units = useSession().data?.user?.units ?? "metric";
-  const claimed = useQuery({ ...taxonQuery(e.claimTaxon ?? ""), enabled: Boolean(e.claimTaxon) }).data;
+  const claimed = useQuery({ ...taxonQuery(e.claimTaxon ?? "", e.flora), enabled: Boolean(e.claimTaxon) }).data;
   const part = claimed?.parts.find((x) => x.id === e.claimPart);
   const locked = e.signed || !e.mine;
   const route = ROUTES[e.route as RouteId];
@@ -452,7 +452,7 @@ function Decided({ e }: { e: Examination }) {
         {e.harvests.map((h) => (
           <li key={h.id} className="rule-b py-1">
             <strong>{h.amount}</strong> of {h.part} taken {dayWords(h.takenOn)} by {h.takenBy}, {h.shareLeft} % left.{" "}
-            <Link className="underline" to={`/species/${h.taxon}`}>
+            <Link className="underline" to={`/species/${h.taxon}?flora=${h.flora}`}>
               To the species page
             </Link>
           </li>

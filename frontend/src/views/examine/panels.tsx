@@ -165,7 +165,7 @@ export function Names(p: {
                 </span>
                 <span className="figures text-right text-sm">{percent(c.posterior)}</span>
               </summary>
-              <Evidence candidate={c} ranking={assessment.ranking} examination={p.examination.id} />
+              <Evidence candidate={c} ranking={assessment.ranking} examination={p.examination} />
             </details>
           </li>
         ))}
@@ -186,10 +186,10 @@ function Evidence({
 }: {
   candidate: Schemas["CandidateView"];
   ranking: Schemas["CandidateView"][];
-  examination: string;
+  examination: Examination;
 }) {
   const [rival, setRival] = useState("");
-  const asked = useQuery({ ...contrastQuery(examination, candidate.taxon, rival), enabled: rival !== "" });
+  const asked = useQuery({ ...contrastQuery(examination.id, candidate.taxon, rival), enabled: rival !== "" });
   const evidence = rival === "" ? candidate.evidence : (asked.data?.evidence ?? []);
   const total = evidence.reduce((sum, e) => sum + e.decibans, 0);
   const most = Math.max(1, ...evidence.map((e) => Math.abs(e.decibans)));
@@ -208,7 +208,7 @@ function Evidence({
               </option>
             ))}
         </select>
-        <Link className="underline" to={`/species/${candidate.taxon}`}>
+        <Link className="underline" to={`/species/${candidate.taxon}?flora=${examination.flora}`}>
           Its page
         </Link>
       </label>

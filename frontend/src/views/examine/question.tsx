@@ -1,8 +1,8 @@
-import { useId } from "react";
-import { Link } from "react-router";
+import { useId, useState } from "react";
 import type { Character, Schemas, Score } from "../../api/client";
 import { Glyph } from "../../plates/glyphs";
-import { Button, Choice, fieldClass } from "../../ui/controls";
+import { Button, Choice, capital, Dialog, fieldClass } from "../../ui/controls";
+import { States } from "../terms/character";
 import { type Draft, isComplete, isNumeric, parseNumbers, shownNumber, shownUnit } from "./draft";
 
 type Props = {
@@ -76,10 +76,7 @@ export function Question(p: Props) {
         <div className="px-3 pb-3 wide:pl-8">
           <p>
             {character.question} {character.hint && <span className="text-faded">{character.hint}</span>}{" "}
-            {needs && <span className="text-sm text-faded">({needs})</span>}{" "}
-            <Link to={`/terms#${character.id}`} className="text-sm text-faded underline underline-offset-4">
-              In the glossary
-            </Link>
+            {needs && <span className="text-sm text-faded">({needs})</span>} <Defined character={character} />
           </p>
           {standing.length > 0 && (
             <ul className="my-2 space-y-1">
@@ -103,6 +100,21 @@ export function Question(p: Props) {
         </div>
       )}
     </section>
+  );
+}
+
+/** What the words mean, over the examination: nothing drafted is lost. */
+function Defined({ character }: { character: Character }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button type="button" onClick={() => setOpen(true)} className="min-h-11 text-sm text-faded underline underline-offset-4 wide:min-h-0">
+        What the words mean
+      </button>
+      <Dialog open={open} onOpenChange={setOpen} title={capital(character.label)} description={character.question} wide>
+        <States character={character} />
+      </Dialog>
+    </>
   );
 }
 

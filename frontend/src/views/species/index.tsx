@@ -5,9 +5,10 @@ import { floraQuery } from "../../api/queries";
 import { capital, Loading, Name, Trouble } from "../../ui/controls";
 import { SeverityMark } from "../../ui/marks";
 import { PageHead } from "../../ui/page-head";
+import { FloraChoice } from "./flora-choice";
 
 export default function SpeciesIndex() {
-  const flora = useQuery(floraQuery);
+  const flora = useQuery(floraQuery());
   const [sought, setSought] = useState("");
   if (flora.isPending) return <Loading what="the flora" />;
   if (flora.isError) return <Trouble error={flora.error} retry={() => void flora.refetch()} />;
@@ -21,6 +22,7 @@ export default function SpeciesIndex() {
         sought={sought}
         onSeek={setSought}
       />
+      <FloraChoice label="Flora" className="mt-3 max-w-md" />
       <ul>
         {taxa.map((t) => (
           <li key={t.id} className="rule-b">

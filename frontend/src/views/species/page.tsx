@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
-import { Link, useParams } from "react-router";
+import { Link, useParams, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { taxonQuery } from "../../api/queries";
 import { Glyph } from "../../plates/glyphs";
@@ -11,7 +11,8 @@ import { ORGANS, STATION } from "../examine/stations";
 
 export default function SpeciesPage() {
   const { id = "" } = useParams();
-  const taxon = useQuery(taxonQuery(id));
+  const flora = useSearchParams()[0].get("flora") ?? undefined;
+  const taxon = useQuery(taxonQuery(id, flora));
   if (taxon.isPending) return <Loading what="the page" />;
   if (taxon.isError)
     return (
@@ -69,7 +70,7 @@ export default function SpeciesPage() {
             </section>
           )}
           {t.parts.map((p) => (
-            <PartSection key={p.id} part={p} />
+            <PartSection key={p.id} part={p} flora={flora} />
           ))}
           {taken.length > 0 && <Harvests harvests={t.harvests} />}
         </div>
@@ -79,7 +80,7 @@ export default function SpeciesPage() {
   );
 }
 
-function PartSection({ part }: { part: Schemas["PartView"] }) {
+function PartSection({ part, flora }: { part: Schemas["PartView"]; flora: string | undefined }) {
   if (part.harmful)
     return (
       <section className="mt-4">
@@ -92,6 +93,7 @@ function PartSection({ part }: { part: Schemas["PartView"] }) {
       <h2 className="flex flex-wrap items-baseline justify-between border-b border-ink text-lg">
         <span>{capital(part.label)}</span>
         <span className="text-sm font-normal text-faded">
+          {part.identified && `examined ${part.identified}, taken `}
           {part.window} at the reference place · {part.uses.join(", ")}
         </span>
       </h2>
@@ -103,6 +105,7 @@ function PartSection({ part }: { part: Schemas["PartView"] }) {
             <span className="text-sm leading-tight">
               {r.label}: <strong>{r.range ?? r.states.map((s) => s.label).join(" or ")}</strong>
               {r.samples > 1 && <span className="text-faded"> on {r.samples}</span>}
+              {r.beside.length > 0 && <span className="block text-faded">beside it also {r.beside.map((s) => s.label).join(", ")}</span>}
             </span>
           </li>
         ))}
@@ -122,7 +125,7 @@ function PartSection({ part }: { part: Schemas["PartView"] }) {
           <ul>
             {part.lookAlikes.map((l) => (
               <li key={l.taxon} className="py-0.5">
-                <Link to={`/species/${l.taxon}`} className="font-semibold underline underline-offset-4">
+                <Link to={`/species/${l.taxon}${flora ? `?flora=${flora}` : ""}`} className="font-semibold underline underline-offset-4">
                   {capital(l.commonName)}
                 </Link>{" "}
                 <Name>{l.name}</Name> <SeverityMark severity={l.severity} /> <span className="text-sm">{l.note}</span>

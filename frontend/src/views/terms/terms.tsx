@@ -6,10 +6,11 @@ import { Glyph } from "../../plates/glyphs";
 import { capital, Loading, Trouble } from "../../ui/controls";
 import { PageHead } from "../../ui/page-head";
 import { ORGANS, STATION } from "../examine/stations";
+import { States } from "./character";
 
 /** Every term and every feature one can score, drawn and defined in one line. */
 export default function Terms() {
-  const flora = useQuery(floraQuery);
+  const flora = useQuery(floraQuery());
   const terms = useQuery(termsQuery);
   const [sought, setSought] = useState("");
   const { hash } = useLocation();
@@ -56,21 +57,7 @@ export default function Terms() {
                 <h3 className="text-base">
                   {capital(c.label)} <span className="text-sm font-normal text-faded">{c.question}</span>
                 </h3>
-                {c.states.length === 0 ? (
-                  <p className="text-sm text-faded">{c.unit ? `Measured in ${c.unit}.` : "Counted."}</p>
-                ) : (
-                  <ul className="mt-1 grid gap-x-4 gap-y-1 wide:grid-cols-3">
-                    {c.states.map((s) => (
-                      <li key={s.id} className="flex items-center gap-2">
-                        <Glyph name={s.drawing} size={44} className="shrink-0" />
-                        <span className="leading-tight">
-                          <strong className="block text-sm font-semibold">{s.label}</strong>
-                          <span className="block text-xs text-faded">{s.definition}</span>
-                        </span>
-                      </li>
-                    ))}
-                  </ul>
-                )}
+                <States character={c} />
               </section>
             ))}
           </section>

@@ -77,7 +77,7 @@ export default function Today() {
           <Section title="Last harvests" empty="Nothing has been taken yet." count={t.harvests.length}>
             {t.harvests.map((h) => (
               <li key={h.id} className="rule-b py-1.5">
-                <Link to={`/species/${h.taxon}`} className="flex min-h-11 items-center justify-between gap-3 hover:underline">
+                <Link to={`/species/${h.taxon}?flora=${h.flora}`} className="flex min-h-11 items-center justify-between gap-3 hover:underline">
                   <span>
                     {capital(h.commonName)}, {h.part} <span className="text-sm text-faded">{h.specimen}</span>
                   </span>
