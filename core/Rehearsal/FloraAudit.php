@@ -170,7 +170,7 @@ final readonly class FloraAudit
                     $remarks[] = new Remark(true, $where, 'on no day of its window can all required features be seen.');
                 }
                 $wait = null === $part->window || null === $part->identified ? 0 : $part->identified->to->until($part->window->from);
-                if (!$part->window?->contains($part->identified->to ?? $part->window->from) && $wait > $part->freshnessDays) {
+                if (null !== $part->window && !$part->window->contains($part->identified->to ?? $part->window->from) && $wait > $part->freshnessDays) {
                     $remarks[] = new Remark(true, $where, \sprintf('no examination holds until it may be taken: %d days, and one holds %d.', $wait, $part->freshnessDays));
                 }
                 [$ceiling, $refused] = $this->ceiling($taxon, $part);

@@ -761,6 +761,7 @@ export interface components {
             uses: string[];
             harmful: string;
             window: string;
+            identified: string;
             conditions: components["schemas"]["ConditionView"][];
             required: components["schemas"]["RequiredFeatureView"][];
             lookAlikes: components["schemas"]["LookAlikeView"][];

@@ -17,4 +17,31 @@ describe("drawings", () => {
   it("a blade is closed and stands on its foot", () => {
     expect(blade(32, 60, 50, "egg")).toMatch(/^M32\.0 60\.0L.*Z$/);
   });
+  const points = (path: string): [number, number][] => [...path.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map((m) => [Number(m[1]), Number(m[2])]);
+  it("a heart-shaped base reaches below the foot on both sides, a lopsided one on one", () => {
+    const below = (path: string) => points(path).filter(([, y]) => y > 60.5);
+    expect(below(blade(32, 60, 50, "egg"))).toEqual([]);
+    expect(new Set(below(blade(32, 60, 50, "round", "smooth", undefined, "heart")).map(([x]) => x > 32)).size).toBe(2);
+    expect(new Set(below(blade(32, 60, 50, "round", "smooth", undefined, "lopsided")).map(([x]) => x > 32)).size).toBe(1);
+  });
+  it("an oak has as many gaps on each side as lobes, a mitten one gap", () => {
+    const gaps = (path: string) => {
+      const right = points(path)
+        .filter(([x, y]) => x >= 32 && y < 58 && y > 14)
+        .map(([x]) => x);
+      return right.filter((x, i) => i > 0 && i < right.length - 1 && x < (right[i - 1] ?? 0) && x <= (right[i + 1] ?? 0)).length;
+    };
+    expect(gaps(blade(32, 60, 50, "egg", "smooth", { kind: "feather", tips: "rounded", depth: "half" }))).toBe(3);
+    expect(gaps(blade(32, 60, 50, "egg", "smooth", { kind: "odd", tips: "rounded", depth: "half" }))).toBe(1);
+    expect(gaps(blade(32, 60, 50, "egg"))).toBe(0);
+  });
+  it("deep gaps of a hand come nearer to its middle than shallow ones", () => {
+    const nearest = (depth: "shallow" | "deep") =>
+      Math.min(
+        ...points(blade(32, 60, 50, "round", "smooth", { kind: "finger", tips: "pointed", depth }))
+          .filter(([, y]) => y < 43)
+          .map(([x, y]) => Math.hypot(x - 32, y - 43)),
+      );
+    expect(nearest("deep")).toBeLessThan(nearest("shallow"));
+  });
 });

@@ -1,20 +1,30 @@
-import { type Blade, blade, type Margin, spread } from "./geometry";
+import { type Base, type Blade, blade, type Lobes, type Margin, spread } from "./geometry";
 
 export type LeafKind = "needle" | "scale" | "simple" | "trifoliate" | "palmate" | "pinnate" | "twice-pinnate";
 
-type Props = { kind: LeafKind; leaflets?: number; shape?: Blade; margin?: Margin; x?: number; y?: number; size?: number };
+type Props = {
+  kind: LeafKind;
+  leaflets?: number;
+  shape?: Blade;
+  margin?: Margin;
+  lobes?: Lobes;
+  base?: Base;
+  x?: number;
+  y?: number;
+  size?: number;
+};
 
-function Leaflet(p: { x: number; y: number; angle: number; length: number; shape: Blade; margin: Margin }) {
+function Leaflet(p: { x: number; y: number; angle: number; length: number; shape: Blade; margin: Margin; lobes?: Lobes | undefined; base?: Base }) {
   return (
     <g transform={`rotate(${p.angle} ${p.x} ${p.y})`}>
-      <path d={blade(p.x, p.y, p.length, p.shape, p.margin)} fill="var(--plate-fill)" />
+      <path d={blade(p.x, p.y, p.length, p.shape, p.margin, p.lobes, p.base)} fill="var(--plate-fill)" />
       <path d={`M${p.x} ${p.y}V${p.y - p.length * 0.9}`} strokeWidth="0.6" />
     </g>
   );
 }
 
 /** A whole leaf, its stalk at the foot (x, y), about `size` high. */
-export function Leaf({ kind, leaflets = 7, shape = "egg", margin = "smooth", x = 32, y = 60, size = 54 }: Props) {
+export function Leaf({ kind, leaflets = 7, shape = "egg", margin = "smooth", lobes, base = "equal", x = 32, y = 60, size = 54 }: Props) {
   if (kind === "scale") {
     return (
       <g>
@@ -38,7 +48,7 @@ export function Leaf({ kind, leaflets = 7, shape = "egg", margin = "smooth", x =
     return (
       <g>
         <path d={`M${x} ${y}V${y - size * 0.16}`} />
-        <Leaflet x={x} y={y - size * 0.15} angle={0} length={size * 0.85} shape={shape} margin={margin} />
+        <Leaflet x={x} y={y - size * 0.15} angle={0} length={size * 0.85} shape={shape} margin={margin} lobes={lobes} base={base} />
       </g>
     );
   }

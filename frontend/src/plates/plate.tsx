@@ -1,6 +1,6 @@
 import type { Schemas } from "../api/client";
 import { Bark, type BarkSurface } from "./bark";
-import type { Blade, Margin } from "./geometry";
+import type { Base, Blade, Lobes, Margin } from "./geometry";
 import { drawing } from "./glyphs";
 import { Leaf, type LeafKind } from "./leaf";
 import { type Crown, Outline, type Stems } from "./outline";
@@ -23,6 +23,7 @@ export function Plate({ description, name }: { description: Described[]; name: s
   const figure = (id: string) => drawing(by.get(id)?.states[0]?.drawing ?? "");
   const bark = usual<BarkSurface>("bark.surface");
   const kind = usual<LeafKind>("leaf.kind");
+  const lobed = usual<Lobes["kind"]>("leaf.lobes");
   const cells = [
     { label: "outline", art: <Outline crown={usual<Crown>("outline.crown") ?? "round"} stems={usual<Stems>("outline.stems") ?? "single"} /> },
     { label: "bark", art: bark ? <Bark surface={bark} /> : null },
@@ -44,6 +45,16 @@ export function Plate({ description, name }: { description: Described[]; name: s
           leaflets={middle("leaf.leaflet-count") ?? 7}
           shape={usual<Blade>("leaf.outline") ?? "egg"}
           margin={usual<Margin>("leaf.margin") ?? "smooth"}
+          base={usual<Base>("leaf.base") ?? "equal"}
+          {...(lobed && lobed !== "none"
+            ? {
+                lobes: {
+                  kind: lobed,
+                  tips: usual<Lobes["tips"]>("leaf.lobe-tips") ?? "rounded",
+                  depth: usual<Lobes["depth"]>("leaf.lobe-depth") ?? "half",
+                },
+              }
+            : {})}
         />
       ) : null,
     },

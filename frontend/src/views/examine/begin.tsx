@@ -103,6 +103,7 @@ export default function Begin() {
               }}
             />
           )}
+          {!second && <FloraChoice label="Flora to compare with" className="mt-6 max-w-md" onChosen={() => setClaim(null)} />}
         </div>
         <div className="space-y-4">
           <Field label="Day">
@@ -120,7 +121,6 @@ export default function Begin() {
             options={(Object.keys(ROUTES) as RouteId[]).map((value) => ({ value, label: ROUTES[value].label }))}
             onChange={setRoute}
           />
-          {!second && <FloraChoice label="Flora to compare with" onChosen={() => setClaim(null)} />}
           <Kit reach={reach} kit={kit} onReach={setReach} onKit={setKit} />
           {second ? (
             <p className="border-l-4 border-ink pl-3 text-sm">

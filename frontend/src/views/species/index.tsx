@@ -18,15 +18,16 @@ export default function SpeciesIndex() {
     <div className="mx-auto max-w-5xl px-4 py-5 wide:px-6">
       <PageHead
         title={flora.data.title}
-        lead={`Flora ${flora.data.name}, edition ${flora.data.edition}, ${flora.data.taxa.length} kinds, ${flora.data.characters.length} characters. It knows no others: a tree it does not hold must end as “none of these”.`}
+        lead={`Edition ${flora.data.edition}, ${flora.data.characters.length} characters. A tree it does not hold must end as “none of these”.`}
         sought={sought}
         onSeek={setSought}
-      />
-      <FloraChoice label="Flora" className="mt-3 max-w-md" />
+      >
+        <FloraChoice label="Flora" />
+      </PageHead>
       <ul>
         {taxa.map((t) => (
           <li key={t.id} className="rule-b">
-            <Link to={`/species/${t.id}`} className="grid items-center gap-x-4 px-2 py-2.5 hover:bg-sheet wide:grid-cols-[14rem_16rem_9rem_1fr]">
+            <Link to={`/species/${t.id}`} className="grid items-center gap-x-4 px-2 py-2.5 hover:bg-sheet wide:grid-cols-[13rem_16rem_13rem_1fr]">
               <strong>{capital(t.commonName)}</strong>
               <span>
                 <Name>{t.name}</Name> <span className="text-sm text-faded">{t.author}</span>
