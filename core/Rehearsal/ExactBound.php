@@ -51,7 +51,7 @@ final readonly class ExactBound
      *
      * @param float $accepted chance that a fresh look is accepted, 0 to 1
      */
-    private static function withinTheLooks(float $accepted): float
+    public static function withinTheLooks(float $accepted): float
     {
         $fresh = 1.0 - Eye::REPEATS;
         $stands = $accepted;

@@ -10,6 +10,7 @@ use Hylognosis\Clearance\RequiredFeatures;
 use Hylognosis\Flora\Instrument;
 use Hylognosis\Flora\Reach;
 use Hylognosis\Identification\Aim;
+use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\NextLook;
 use Hylognosis\Identification\Outlook;
 use Hylognosis\Identification\Suggestion;
@@ -35,6 +36,28 @@ final class NextLookTest extends TestCase
             $seen[$next->character->id] = $truth[$next->character->id];
         }
         self::assertLessThanOrEqual(11, \count($seen));
+    }
+
+    public function testAsksForWhatIsRequiredBeforeWhatOnlyMightHelp(): void
+    {
+        $dossier = Dossiers::elderFlower(Starter::observations(['leaf.arrangement' => ['opposite', 3]]));
+        $aim = new Aim($dossier->claim->taxon, (new RequiredFeatures())->open($dossier), $dossier->openDangers());
+        $suggestions = (new NextLook())->suggest($dossier->identification, self::outlook('06-14'), $aim, 60);
+        $first = \array_slice($suggestions, 0, 4);
+        self::assertCount(4, array_filter($first, static fn (Suggestion $s): bool => $s->required), implode(', ', self::ids($first)));
+        $pith = array_values(array_filter($suggestions, static fn (Suggestion $s): bool => 'twig.pith' === $s->character->id))[0];
+        self::assertGreaterThan(1, $pith->character->effort, 'a cut is dearer than a glance, and is needed all the same');
+        self::assertContains('twig.pith', self::ids(\array_slice($suggestions, 0, \count($aim->open))));
+    }
+
+    public function testGoesOnAskingWhileItMayBeSomethingTheFloraDoesNotHold(): void
+    {
+        // All that parts elder from the others is scored; what is left can still tell an elder from a stranger.
+        $identification = Starter::identify(Starter::observations(['leaf.kind' => ['pinnate'], 'leaf.arrangement' => ['opposite'], 'twig.pith' => ['white-wide']]));
+        self::assertGreaterThan(0.0005, $identification->unlisted);
+        $best = static fn (Identification $i): float => max([0.0, ...array_map(static fn (Suggestion $s): float => $s->bits, (new NextLook())->suggest($i, self::outlook('06-14'), null, 60))]);
+        self::assertGreaterThan(0.0, $best($identification));
+        self::assertLessThan($best($identification), $best(Starter::identify(Starter::observations(Starter::ELDER))), 'the surer, the less there is to learn');
     }
 
     public function testSaysWhatItParts(): void

@@ -36,6 +36,32 @@ final class FloraAuditTest extends TestCase
         self::assertStringContainsString('abies-mala (deadly) can never be excluded', implode(' ', $faults));
     }
 
+    public function testSaysHowManyRightTreesAListRefusesAndByWhichFeature(): void
+    {
+        $flora = Starter::changed(['taxa/cornus-mas/description/twig.pith' => ['narrow' => 'usually', 'white-wide' => 'sometimes']]);
+        [$ceiling, $refused] = (new FloraAudit($flora))->ceiling($flora->taxon('cornus-mas'), $flora->taxon('cornus-mas')->part('fruit'));
+        self::assertEqualsWithDelta(0.9 / 1.2, $ceiling, 1e-9);
+        self::assertSame('twig.pith (25 %)', $refused[0]);
+        $remarks = array_map(static fn (Remark $r): string => $r->where.' '.$r->what, (new FloraAudit($flora))->remarks());
+        self::assertStringContainsString('at most 75 % of its own trees can meet the list; most are refused by twig.pith (25 %)', implode(' ', $remarks));
+    }
+
+    public function testAListTheOldTreesCannotMeetCountsByTheirShare(): void
+    {
+        $flora = Starter::changed(['taxa/cornus-mas/stages' => ['old' => ['leaf.margin' => 'fine-teeth']]]);
+        self::assertEqualsWithDelta(0.85, (new FloraAudit($flora))->ceiling($flora->taxon('cornus-mas'), $flora->taxon('cornus-mas')->part('fruit'))[0], 1e-9);
+    }
+
+    public function testAPartMayBeExaminedInOneSeasonAndTakenInAnotherIfTheExaminationHoldsSoLong(): void
+    {
+        $winter = ['taxa/cornus-mas/parts/fruit/window' => ['12-01', '01-31'], 'taxa/cornus-mas/parts/fruit/identified' => ['08-15', '10-05']];
+        $fruit = 'taxa/cornus-mas/parts/fruit/freshness_days';
+        self::assertStringContainsString('no examination holds until it may be taken: 57 days, and one holds 14.', implode(' ', self::faults(Starter::changed($winter))));
+        $flora = Starter::changed($winter + [$fruit => 60]);
+        self::assertSame([], self::faults($flora));
+        self::assertSame([8, 9, 10], (new FloraAudit($flora))->months($flora->taxon('cornus-mas'), $flora->taxon('cornus-mas')->part('fruit')));
+    }
+
     public function testPutsTheWeakestPairFirst(): void
     {
         $pairs = (new FloraAudit(Starter::flora()))->pairs();

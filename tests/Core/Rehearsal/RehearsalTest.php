@@ -6,8 +6,11 @@ namespace App\Tests\Core\Rehearsal;
 
 use App\Tests\Support\Starter;
 use Hylognosis\Clearance\Claim;
+use Hylognosis\Examination\LifeStage;
+use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Part;
 use Hylognosis\Flora\Taxon;
+use Hylognosis\Identification\CompiledFlora;
 use Hylognosis\Rehearsal\Chance;
 use Hylognosis\Rehearsal\Desk;
 use Hylognosis\Rehearsal\ExactBound;
@@ -85,6 +88,69 @@ final class RehearsalTest extends TestCase
         self::assertLessThan(1e-5, $outsiders->bound);
     }
 
+    public function testAHopeForAGroupTheOutsiderBelongsToIsNoTest(): void
+    {
+        $group = ['groups' => [['id' => 'conifers', 'name' => 'firs and spruces', 'members' => ['abies-alba', 'picea-abies']]], 'taxa/abies-alba/parts/young-shoot/group' => 'conifers'];
+        $hoped = static function (Flora $flora): string {
+            return (new Rehearsal($flora, 1, 20))->outsiders($flora->taxon('picea-abies'), ExaminerKind::Careful)->as;
+        };
+        self::assertSame('abies-alba/young-shoot', $hoped(Starter::flora()));
+        self::assertStringStartsNotWith('abies-alba/', $hoped(Starter::changed($group)), 'that it is a fir or a spruce would be true');
+    }
+
+    public function testSaysWhatStoodInTheWayOfARightTree(): void
+    {
+        // A hornless list: half the trees have a pith the list refuses.
+        $flora = Starter::changed(['taxa/cornus-mas/description/twig.pith' => ['narrow' => 'often', 'white-wide' => 'often']]);
+        $right = (new Rehearsal($flora, 1, 40))->right($flora->taxon('cornus-mas'), $flora->taxon('cornus-mas')->part('fruit'), 9, DayOfYear::parse('09-15'), ExaminerKind::Careful);
+        self::assertLessThan(0.7, $right->cleared->share());
+        self::assertSame('twig.pith', array_key_first($right->inTheWay));
+        self::assertLessThanOrEqual($right->cleared->trials - $right->cleared->events, $right->inTheWay['twig.pith']);
+    }
+
+    public function testOfARightTreeTheFruitIsAsRipeAsItIsWanted(): void
+    {
+        $number = array_search('fruit.colour', array_keys(Starter::flora()->characters), true);
+        $flora = Starter::changed([
+            'characters/'.$number.'/ripens' => true, 'taxa/cornus-mas/description/fruit.colour' => ['red' => 'often', 'green' => 'often'],
+            'taxa/cornus-mas/parts/fruit/required' => [['character' => 'fruit.colour', 'states' => ['red'], 'samples' => 2]],
+        ]);
+        $compiled = CompiledFlora::of($flora, LifeStage::Mature);
+        $goal = Goal::of(new Claim($flora->taxon('cornus-mas'), $flora->taxon('cornus-mas')->part('fruit'), []), DayOfYear::parse('09-15'));
+        self::assertSame(['red'], (new TreeKind($compiled, 'cornus-mas', false))->showing('fruit.colour', $goal)?->values);
+        self::assertSame(['red', 'green'], Showing::of($compiled->characters['fruit.colour'], $compiled->numbers['cornus-mas'])?->values);
+    }
+
+    public function testFiveLooksAtOneCharacterAreReckonedExactly(): void
+    {
+        // Against counting every course of up to five looks, each fresh or a repetition of the one before.
+        foreach ([0.001, 0.05, 0.3, 0.9] as $accepted) {
+            $stands = 0.0;
+            foreach ([[true, $accepted], [false, 1 - $accepted]] as [$last, $p]) {
+                $stands += self::courses($last, $last ? 1 : -1, 1, $p, $accepted);
+            }
+            self::assertEqualsWithDelta($stands, ExactBound::withinTheLooks($accepted), 1e-12);
+        }
+    }
+
+    /** Probability that accepted looks come to stand, from here on. */
+    private static function courses(bool $last, int $lead, int $looks, float $p, float $accepted): float
+    {
+        if (($last && 1 === $looks) || $lead > 0) {
+            return $p;
+        }
+        if (Rehearser::LOOKS_AT_ONE_CHARACTER === $looks) {
+            return 0.0;
+        }
+        $sum = 0.0;
+        foreach ([true, false] as $next) {
+            $fresh = (1 - Eye::REPEATS) * ($next ? $accepted : 1 - $accepted);
+            $sum += self::courses($next, $lead + ($next ? 1 : -1), $looks + 1, $p * ($fresh + ($next === $last ? Eye::REPEATS : 0.0)), $accepted);
+        }
+
+        return $sum;
+    }
+
     public function testADangerousTreeTheFloraIsSilentOnShowsWhatIsHopedFor(): void
     {
         $goal = Goal::of(new Claim(Starter::flora()->taxon('sorbus-aucuparia'), Starter::flora()->taxon('sorbus-aucuparia')->part('fruit'), []), DayOfYear::parse('09-15'));
@@ -93,10 +159,12 @@ final class RehearsalTest extends TestCase
         self::assertNull((new TreeKind(Starter::compiled(), 'sorbus-aucuparia', true))->showing('leaf.bands', $goal), 'no needles, no bands');
     }
 
-    public function testTheMonthsOfAPartAreThoseOfItsWindow(): void
+    public function testTheMonthsOfAPartAreThoseInWhichItsTreeIsExamined(): void
     {
         [, $fruit] = self::elderFruit();
         self::assertSame(['8' => '08-20', '9' => '09-15', '10' => '10-05'], array_map(strval(...), Rehearsal::months($fruit)));
+        $flora = Starter::changed(['taxa/sambucus-nigra/parts/fruit/identified' => ['05-20', '06-10']]);
+        self::assertSame(['5' => '05-20', '6' => '06-10'], array_map(strval(...), Rehearsal::months($flora->taxon('sambucus-nigra')->part('fruit'))));
     }
 
     private function bound(Taxon $taxon, Part $part, Taxon $danger): float
