@@ -103,6 +103,40 @@ final class ExamineTest extends BrowserTestCase
         $this->waitForText(WebDriverBy::cssSelector('[role="dialog"]'), 'Keys at the table');
     }
 
+    public function testTheWordsAreExplainedWithoutLosingWhatIsDrafted(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $this->begin('M-01', 'black elder, flowers');
+        $this->station('leaf');
+        $this->open('leaf.kind');
+        $this->click(WebDriverBy::cssSelector('[data-character="leaf.kind"] [data-state-id="pinnate"]'));
+        $this->press('What the words mean');
+        $this->waitForText(WebDriverBy::cssSelector('[role="dialog"]'), 'feathered');
+        self::assertSame([], $this->axe());
+        $this->press('Close');
+        $this->click(WebDriverBy::xpath('//*[@data-character="leaf.kind"]//button[normalize-space(.)="Record"]'));
+        $this->waitForText(WebDriverBy::cssSelector('[role="status"].fixed'), 'Recorded');
+        self::assertSame([], $this->consoleErrors());
+    }
+
+    public function testScoresThatDisagreeBothStayAndAFurtherLookSettlesThem(): void
+    {
+        $this->signIn('Jonas Brandauer');
+        $this->begin('L-01', 'silver fir, young shoots');
+        foreach (['notched', 'soft-point'] as $tip) {
+            $this->scoreAll('leaf', ['leaf.needle-tip' => [$tip, 2]]);
+        }
+        $this->press('Nine points');
+        $this->waitForText(WebDriverBy::cssSelector('[data-point="no-contradiction"]'), 'needle tip');
+        self::assertNotSame('met', $this->see(WebDriverBy::cssSelector('[data-point="no-contradiction"]'))->getAttribute('data-status'));
+        $this->press('Close');
+        $this->scoreAll('leaf', ['leaf.needle-tip' => ['notched', 2]]);
+        $this->open('leaf.needle-tip');
+        self::assertCount(3, $this->browser->findElements(WebDriverBy::xpath('//*[@data-character="leaf.needle-tip"]//li[contains(., "Recorded:")]')), 'nothing is overwritten');
+        $this->press('Nine points');
+        self::assertSame('met', $this->see(WebDriverBy::cssSelector('[data-point="no-contradiction"]'))->getAttribute('data-status'));
+    }
+
     public function testByThumbOnASmallScreen(): void
     {
         $this->resize(390, 844);
@@ -131,6 +165,14 @@ final class ExamineTest extends BrowserTestCase
         $this->see(WebDriverBy::cssSelector('[data-pane="look"]'));
     }
 
+    private function open(string $character): void
+    {
+        $heading = WebDriverBy::cssSelector('[data-character="'.$character.'"] h3 button');
+        if ('true' !== $this->see($heading)->getAttribute('aria-expanded')) {
+            $this->click($heading);
+        }
+    }
+
     private function station(string $organ): void
     {
         $this->click(WebDriverBy::xpath('//nav[@aria-label="Stations"]//button[contains(., "'.self::STATION[$organ].'")]'));
@@ -142,9 +184,7 @@ final class ExamineTest extends BrowserTestCase
         $this->station($organ);
         foreach ($scores as $character => $score) {
             $question = '[data-character="'.$character.'"]';
-            if ('true' !== $this->see(WebDriverBy::cssSelector($question.' h3 button'))->getAttribute('aria-expanded')) {
-                $this->click(WebDriverBy::cssSelector($question.' h3 button'));
-            }
+            $this->open($character);
             if (\is_string($score)) {
                 $this->see(WebDriverBy::cssSelector($question.' input'))->sendKeys($score);
             } else {

@@ -57,6 +57,29 @@ final class ViewsTest extends BrowserTestCase
         self::assertSame([], $this->consoleErrors());
     }
 
+    public function testAnotherFloraIsChosenAndKeptForTheNextTree(): void
+    {
+        $this->signIn('Senna Okafor');
+        $this->browser->get(Servers::app().'/species');
+        $this->chooseFlora('eastern-north-america');
+        $this->waitForText(WebDriverBy::cssSelector('h1'), 'Eastern North America');
+        $this->see(WebDriverBy::cssSelector('main input'))->sendKeys('persimmon');
+        $this->press('Diospyros virginiana');
+        $this->waitForText(WebDriverBy::cssSelector('main'), 'beside it also green');
+        self::assertSame([], $this->axe());
+        $this->browser->get(Servers::app().'/examine');
+        self::assertSame('eastern-north-america', $this->see(WebDriverBy::cssSelector('main select'))->getAttribute('value'));
+        $this->chooseFlora('central-european-hills');
+        $this->waitForText(WebDriverBy::cssSelector('main'), '76 kinds');
+        self::assertSame([], $this->consoleErrors());
+    }
+
+    private function chooseFlora(string $name): void
+    {
+        $this->click(WebDriverBy::cssSelector('main select'));
+        $this->click(WebDriverBy::cssSelector('main select option[value="'.$name.'"]'));
+    }
+
     public function testAnAddressThatLeadsNowhereSaysSo(): void
     {
         $this->signIn('Marta Ellinger');
