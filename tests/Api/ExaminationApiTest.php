@@ -181,6 +181,33 @@ final class ExaminationApiTest extends ApiTestCase
         self::assertProblem(404, 'no such examination', $this->call('GET', '/api/examinations/none'));
     }
 
+    public function testATreeMarkedInSummerIsClearedInWinterWhenItIsTakenFrom(): void
+    {
+        $this->signIn('marta');
+        $address = $this->begin('M-01', ['date' => '2027-08-15', 'claimTaxon' => 'salix-alba', 'claimPart' => 'rod']);
+        $this->score($address, [
+            'leaf.arrangement' => ['alternate', 3], 'leaf.kind' => ['simple', 3], 'leaf.outline' => ['lance', 3], 'leaf.under' => ['white-felt', 3], 'leaf.margin' => ['fine-teeth', 3],
+            'leaf.stalk' => [[0.6, 0.8, 0.7]], 'leaf.evergreen' => ['deciduous', 2], 'bud.scales' => ['one', 4], 'bud.stance' => ['pressed', 3], 'twig.woodiness' => ['woody', 2],
+            'twig.colour' => ['yellow', 3], 'leaf.hairs' => ['all-over', 3], 'bark.surface' => ['ridged', 1], 'outline.height' => [[12]],
+        ]);
+        $this->call('PATCH', $address, ['conditions' => ['one-year-old' => true]]);
+        $answer = function (string $day) use ($address): array {
+            $this->call('PUT', '/api/demo/day', ['day' => $day]);
+            $clearance = self::at($this->call('GET', $address), 'assessment.clearance');
+            self::assertIsArray($clearance);
+            $open = array_filter((array) $clearance['points'], static fn (mixed $p): bool => \is_array($p) && 'met' !== $p['status']);
+
+            return [$clearance['answer'], array_column($open, 'point')];
+        };
+        self::assertSame(['withheld', ['part-and-condition']], $answer('2027-08-15'), 'known, and not the time to cut');
+        self::assertSame(['cleared', []], $answer('2027-12-10'));
+        $this->call('POST', $address.'/sign');
+        $this->call('POST', $address.'/harvests', ['amount' => 40, 'unit' => 'pieces', 'shareLeft' => 60]);
+        self::assertResponseStatusCodeSame(200);
+        self::assertSame('withheld', $answer('2028-09-01')[0]);
+        self::assertContains('freshness', $answer('2028-09-01')[1], 'no examination holds for ever');
+    }
+
     public function testAQuotaThatIsUsedUpShutsTheGate(): void
     {
         $this->signIn('marta');

@@ -3,7 +3,7 @@ import type { Character } from "../../api/client";
 import { type Draft, EMPTY, isNumeric } from "./draft";
 import type { Organ } from "./stations";
 
-type Table = {
+export type Table = {
   locked: boolean;
   dialog: boolean;
   active: string | null;
@@ -48,7 +48,7 @@ export function useKeys(table: Table) {
   }, []);
 }
 
-function handle(t: Table, character: Character | undefined, key: string): boolean {
+export function handle(t: Table, character: Character | undefined, key: string): boolean {
   const step = (list: { id: string }[], by: number) => {
     const at = list.findIndex((c) => c.id === t.active);
     const next = list[(at + by + list.length) % list.length];

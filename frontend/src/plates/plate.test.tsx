@@ -1,0 +1,73 @@
+import { renderToStaticMarkup } from "react-dom/server";
+import { describe, expect, it } from "vitest";
+import type { Schemas } from "../api/client";
+import { GATE_WORD, GateFigure, type GateState } from "../gate/figure";
+import { SeverityMark, StandingMark } from "../ui/marks";
+import { Plate } from "./plate";
+
+/** A description as the server gives it: of each character the states, most frequent first. */
+const described = (values: Record<string, string>): Schemas["DescribedView"][] =>
+  Object.entries(values).map(([id, state]) => ({
+    character: id,
+    label: id,
+    organ: id.split(".")[0] as Schemas["DescribedView"]["organ"],
+    range: null,
+    states: [{ state, label: state, definition: "", drawing: "", share: 1 }],
+  }));
+const plate = (values: Record<string, string>) => renderToStaticMarkup(<Plate description={described(values)} name="Arbor ficta" />);
+
+const MAPLE = {
+  "leaf.kind": "simple",
+  "leaf.lobes": "finger",
+  "leaf.lobe-tips": "pointed",
+  "leaf.lobe-depth": "half",
+  "leaf.arrangement": "opposite",
+};
+
+describe("a plate", () => {
+  it("draws nothing the description does not say", () => {
+    const bare = plate({ "outline.crown": "cone" });
+    expect(bare).toContain("outline");
+    expect(bare).not.toContain(">leaf<");
+    expect(bare).not.toContain(">bark<");
+    expect(plate({ "leaf.kind": "simple" })).toContain(">leaf<");
+  });
+  it.each([
+    ["lobes", { ...MAPLE, "leaf.lobes": "feather" }],
+    ["depth of the gaps", { ...MAPLE, "leaf.lobe-depth": "deep" }],
+    ["tips of the lobes", { ...MAPLE, "leaf.lobe-tips": "rounded" }],
+    ["arrangement", { ...MAPLE, "leaf.arrangement": "alternate" }],
+    ["kind of leaf", { ...MAPLE, "leaf.kind": "pinnate", "leaf.lobes": "none" }],
+    ["thorns", { ...MAPLE, "twig.spines": "paired" }],
+    ["crown", { ...MAPLE, "outline.crown": "cone" }],
+  ])("shows by its %s that it is another tree", (_, other) => {
+    expect(plate(other)).not.toBe(plate(MAPLE));
+  });
+  it("names the tree in words beside the drawing", () => {
+    expect(plate(MAPLE)).toContain("<em>Arbor ficta</em>, drawn from its description");
+  });
+});
+
+describe("never colour alone", () => {
+  const strip = (markup: string) => markup.replace(/class="[^"]*"/g, "").replace(/id="[^"]*"|url\([^)]*\)/g, "");
+  it("the states of the gate differ without their colour", () => {
+    const figures = (["withheld", "barred", "cleared", "unasked"] as GateState[]).map((state) =>
+      strip(renderToStaticMarkup(<GateFigure state={state} id="x" />)),
+    );
+    expect(new Set(figures).size).toBe(4);
+    expect(new Set(Object.values(GATE_WORD)).size).toBe(4);
+  });
+  it("the standing of a point differs without its colour, and is told in a word", () => {
+    const marks = ["met", "open", "broken"].map((standing) => renderToStaticMarkup(<StandingMark standing={standing} />));
+    expect(new Set(marks.map(strip)).size).toBe(3);
+    marks.forEach((mark, i) => {
+      expect(mark).toContain(["met", "open", "broken"][i]);
+    });
+  });
+  it("the severer, the more thorns, and none for what is not counted as dangerous", () => {
+    const thorns = (severity: string) => (renderToStaticMarkup(<SeverityMark severity={severity} />).match(/<path/g) ?? []).length;
+    expect([thorns("mild"), thorns("serious"), thorns("deadly")]).toEqual([2, 3, 4]);
+    expect(thorns("harmless")).toBe(0);
+    expect(renderToStaticMarkup(<SeverityMark severity="harmless" />)).toContain("not counted as dangerous");
+  });
+});
