@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Api;
+
+use App\Tests\Support\Starter;
+
+/** What the first page says of the day. */
+final class TodayApiTest extends ApiTestCase
+{
+    public function testWhatIsInItsWindowIsListedSoonestToCloseFirstAndNothingThatAlwaysIs(): void
+    {
+        $this->signIn('marta');
+        $june = $this->parts('2027-06-14');
+        self::assertContains('sambucus-nigra/flower', array_keys($june));
+        self::assertNotContains('castanea-sativa/nut', array_keys($june));
+        self::assertNotContains('pinus-sylvestris/resin-wood', array_keys($june), 'all year is no news');
+        self::assertNotContains('quercus-robur/wood', array_keys($june));
+        self::assertSame($june, self::rising($june));
+        $october = $this->parts('2027-10-03');
+        self::assertContains('castanea-sativa/nut', array_keys($october));
+        self::assertNotContains('sambucus-nigra/flower', array_keys($october));
+        self::assertContains('alnus-glutinosa/wood-winter', array_keys($this->parts('2028-01-20')), 'a winter list has its own window');
+    }
+
+    public function testTheWindowsAreThoseOfTheFloraOneWorksWith(): void
+    {
+        $this->signIn('marta');
+        $this->call('PUT', '/api/preferences', ['units' => 'metric', 'flora' => 'eastern-north-america']);
+        $parts = array_keys($this->parts('2027-09-05')); // autumn comes earlier, further north and uphill
+        self::assertContains('castanea-dentata/nut', $parts);
+        self::assertNotContains('castanea-sativa/nut', $parts);
+    }
+
+    public function testWhatIsUnderWayIsOnesOwnAndWhatWantsASecondLookIsTheOthers(): void
+    {
+        $this->signIn('marta');
+        $address = $this->begin('L-01', ['date' => '2027-06-11', 'claimTaxon' => 'abies-alba', 'claimPart' => 'young-shoot']);
+        self::assertContains(basename($address), $this->ids('open'));
+        $this->score($address, Starter::FIR);
+        $this->call('PATCH', $address, ['conditions' => ['soft-and-light' => true, 'sprayed' => false]]);
+        $this->call('POST', $address.'/sign');
+        self::assertNotContains(basename($address), $this->ids('open'));
+        self::assertNotContains(basename($address), $this->ids('waiting'), 'nobody is their own second');
+        $this->signIn('jonas');
+        self::assertContains(basename($address), $this->ids('waiting'));
+        $this->signIn('ida');
+        self::assertSame([], $this->ids('waiting'), 'a learner decides nothing');
+        // Whoever looks as the second person is not shown the first one's result on the way.
+        $this->signIn('jonas');
+        $this->begin('L-01', ['date' => '2027-06-12', 'secondOf' => basename($address)]);
+        self::assertNotContains(basename($address), $this->ids('recent'));
+    }
+
+    /** @return array<string, int> taxon/part → days left */
+    private function parts(string $day): array
+    {
+        $this->call('PUT', '/api/demo/day', ['day' => $day]);
+        $parts = [];
+        foreach ((array) self::at($this->call('GET', '/api/today'), 'inWindow') as $row) {
+            self::assertIsArray($row);
+            self::assertIsString($row['taxon']);
+            self::assertIsString($row['part']);
+            self::assertIsInt($row['daysLeft']);
+            $parts[$row['taxon'].'/'.$row['part']] = $row['daysLeft'];
+        }
+
+        return $parts;
+    }
+
+    /**
+     * @param array<string, int> $days
+     *
+     * @return array<string, int>
+     */
+    private static function rising(array $days): array
+    {
+        asort($days);
+
+        return $days;
+    }
+
+    /** @return list<mixed> */
+    private function ids(string $list): array
+    {
+        return array_column((array) self::at($this->call('GET', '/api/today'), $list), 'id');
+    }
+}
