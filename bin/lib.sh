@@ -60,6 +60,7 @@ want_platform() {
     want 'php_extension mbstring' "php$v-mbstring"
     want 'php_extension intl' "php$v-intl"
     want 'php_extension dom' "php$v-xml"
+    want 'php_extension yaml' "php$v-yaml"
     # the browser driver among the development packages asks for these two
     want 'php_extension curl' "php$v-curl"
     want 'php_extension zip' "php$v-zip"

@@ -50,6 +50,26 @@ final class FloraReaderTest extends TestCase
         self::assertSame($flora->hash, (new FloraFiles())->load($file)[0]->hash);
     }
 
+    public function testTheExtensionReadsWhatTheOtherReaderReads(): void
+    {
+        if (!\function_exists('yaml_parse')) {
+            self::markTestSkipped('The yaml extension is not there.');
+        }
+        $slowly = new FloraFiles(quickly: false);
+        foreach ([...(array) glob(\dirname(__DIR__, 3).'/flora/*/flora.yaml'), self::FOLDER.'/flora.yaml'] as $file) {
+            self::assertSame($slowly->load(\dirname((string) $file))[1]->hash(), (new FloraFiles())->load(\dirname((string) $file))[1]->hash(), (string) $file);
+        }
+        // Words only an older YAML takes for something else stay words, on every machine.
+        file_put_contents($this->copy.'/flora.yaml', str_replace('title:', "title: \"x\"\nodd: [yes, no, on, off, 1:30, 1_000, 017, 0x1F, 1e3, .5, true, False, ~, 12, -3.5]\nformer:", (string) file_get_contents($this->copy.'/flora.yaml')));
+        $read = static function (FloraFiles $files, string $folder): mixed {
+            $method = new \ReflectionMethod($files, 'yaml');
+
+            return ((array) $method->invoke($files, $folder, 'flora.yaml'))['odd'];
+        };
+        $odd = $read(new FloraFiles(), $this->copy);
+        self::assertSame($read($slowly, $this->copy), $odd);
+    }
+
     public function testTheHashChangesWithTheContentOnly(): void
     {
         [, $document] = (new FloraFiles())->load(self::FOLDER);
