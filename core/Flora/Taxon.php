@@ -13,6 +13,8 @@ final readonly class Taxon
      * @param array<string, Description>      $stages        what differs, by life stage
      * @param array<string, Description>      $positions     what differs, by height on the tree
      * @param array<string, NumberRange>      $figures       by kind ({@see FigureKind}), in its unit
+     * @param list<string>                    $misleading    what is wrong with its common names
+     * @param string                          $fruitSet      whether it needs a second tree to bear; empty where the flora does not say
      * @param list<string>                    $parents       of a hybrid, two taxon ids; none otherwise
      * @param list<Hazard>                    $hazards
      * @param array<string, Part>             $parts         by id
@@ -36,7 +38,15 @@ final readonly class Taxon
         public array $positions = [],
         public array $figures = [],
         public array $parents = [],
+        public array $misleading = [],
+        public string $fruitSet = '',
     ) {
+    }
+
+    /** @return list<string> all it goes by but the two names shown first */
+    public function otherNames(): array
+    {
+        return [...\array_slice($this->commonNames, 1), ...$this->synonyms];
     }
 
     public function isHybrid(): bool

@@ -22,7 +22,7 @@ final readonly class TaxonReader
     /** @throws DocumentError naming the place that cannot be taken, and why */
     public function read(Node $node): Taxon
     {
-        $node->onlyKnows(['id', 'name', 'author', 'family', 'synonyms', 'common', 'status', 'summary', 'calendar', 'description', 'stages', 'positions', 'hazards', 'figures', 'parts', 'sources']);
+        $node->onlyKnows(['id', 'name', 'author', 'family', 'synonyms', 'common', 'misleading', 'status', 'summary', 'fruit_set', 'calendar', 'description', 'stages', 'positions', 'hazards', 'figures', 'parts', 'sources']);
         $windows = [];
         foreach ($node->entries('calendar') as $phase => $window) {
             $windows[Node::root($phase, $window->path)->asWord(Phenophase::class)->value] = FloraReader::window($window);
@@ -60,7 +60,7 @@ final readonly class TaxonReader
             $node->text('summary'), new Calendar($windows),
             $this->description($node->entries('description')), $stages,
             array_map($this->hazard(...), $node->children('hazards')), $parts,
-            FloraReader::references($node, 'sources', $this->sources), $positions, $figures,
+            FloraReader::references($node, 'sources', $this->sources), $positions, $figures, [], $node->texts('misleading'), $node->optionalText('fruit_set'),
         );
     }
 

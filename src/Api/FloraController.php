@@ -49,7 +49,7 @@ final class FloraController extends AbstractController
             array_values(array_map(CharacterView::of(...), $flora->characters)),
             array_values(array_map(TaxonSummaryView::of(...), $flora->taxa)),
         ));
-        $response->setEtag(substr($flora->hash, 0, 32).'1')->setPrivate();
+        $response->setEtag(substr($flora->hash, 0, 32).'2')->setPrivate();
         $response->isNotModified($request);
 
         return $response;

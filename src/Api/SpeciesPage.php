@@ -51,7 +51,7 @@ final readonly class SpeciesPage
         }
 
         return new TaxonView(
-            $taxon->id, $taxon->name, $taxon->author, $taxon->family, $taxon->synonyms, $taxon->commonNames,
+            $taxon->id, $taxon->name, $taxon->author, $taxon->family, $taxon->synonyms, $taxon->commonNames, $taxon->misleading, $taxon->fruitSet,
             $taxon->status->origin, $taxon->status->protected, $taxon->status->note, $taxon->severity()->value, $taxon->summary, $described,
             array_map(static fn (Hazard $h): HazardView => new HazardView($h->part, $h->who, $h->way, $h->severity->value, $h->note), $taxon->hazards),
             array_values(array_map(fn (Part $part): PartView => $this->part($flora, $taxon, $part), $taxon->parts)),

@@ -683,6 +683,7 @@ export interface components {
             author: string;
             family: string;
             commonName: string;
+            otherNames: string[];
             severity: string;
             parts: components["schemas"]["PartSummaryView"][];
         };
@@ -790,6 +791,8 @@ export interface components {
             family: string;
             synonyms: string[];
             commonNames: string[];
+            misleading: string[];
+            fruitSet: string;
             origin: string;
             protected: boolean;
             statusNote: string;

@@ -10,15 +10,18 @@ use Hylognosis\Flora\Taxon;
 /** A taxon, in short. */
 final readonly class TaxonSummaryView
 {
-    /** @param list<PartSummaryView> $parts */
-    public function __construct(public string $id, public string $name, public string $author, public string $family, public string $commonName, public string $severity, public array $parts)
+    /**
+     * @param list<string>          $otherNames all but the two shown first
+     * @param list<PartSummaryView> $parts
+     */
+    public function __construct(public string $id, public string $name, public string $author, public string $family, public string $commonName, public array $otherNames, public string $severity, public array $parts)
     {
     }
 
     public static function of(Taxon $taxon): self
     {
         return new self(
-            $taxon->id, $taxon->name, $taxon->author, $taxon->family, $taxon->commonName(), $taxon->severity()->value,
+            $taxon->id, $taxon->name, $taxon->author, $taxon->family, $taxon->commonName(), $taxon->otherNames(), $taxon->severity()->value,
             array_values(array_map(static fn (Part $part): PartSummaryView => new PartSummaryView($part->id, $part->label, $part->harmful, $part->window?->words() ?? ''), $taxon->parts)),
         );
     }

@@ -10,6 +10,7 @@ final readonly class TaxonView
     /**
      * @param list<string>        $synonyms
      * @param list<string>        $commonNames
+     * @param list<string>        $misleading  what is wrong with its common names
      * @param list<DescribedView> $description
      * @param list<HazardView>    $hazards
      * @param list<PartView>      $parts
@@ -20,7 +21,7 @@ final readonly class TaxonView
      * @param list<string>        $parents     of a hybrid, taxon ids
      */
     public function __construct(
-        public string $id, public string $name, public string $author, public string $family, public array $synonyms, public array $commonNames,
+        public string $id, public string $name, public string $author, public string $family, public array $synonyms, public array $commonNames, public array $misleading, public string $fruitSet,
         public string $origin, public bool $protected, public string $statusNote, public string $severity, public string $summary,
         public array $description, public array $hazards, public array $parts, public array $months, public array $sources, public array $harvests, public array $figures, public array $parents,
     ) {

@@ -13,7 +13,7 @@ export default function SpeciesIndex() {
   if (flora.isPending) return <Loading what="the flora" />;
   if (flora.isError) return <Trouble error={flora.error} retry={() => void flora.refetch()} />;
   const words = sought.trim().toLowerCase();
-  const taxa = flora.data.taxa.filter((t) => `${t.name} ${t.commonName} ${t.family}`.toLowerCase().includes(words));
+  const taxa = flora.data.taxa.filter((t) => `${t.name} ${t.commonName} ${t.family} ${t.otherNames.join(" ")}`.toLowerCase().includes(words));
   return (
     <div className="mx-auto max-w-5xl px-4 py-5 wide:px-6">
       <PageHead

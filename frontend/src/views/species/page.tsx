@@ -32,6 +32,7 @@ export default function SpeciesPage() {
           <Plate description={t.description} name={t.name} />
           <Year months={t.months} />
           {t.figures.length > 0 && <Figures figures={t.figures} />}
+          {t.fruitSet !== "" && <p className="text-sm">{t.fruitSet}</p>}
         </div>
         <div>
           <header className="double-rule pb-3">
@@ -43,6 +44,16 @@ export default function SpeciesPage() {
               </span>
             </p>
             {t.commonNames.length > 1 && <p className="text-sm text-faded">also: {t.commonNames.slice(1).join(", ")}</p>}
+            {t.synonyms.length > 0 && (
+              <p className="text-sm text-faded">
+                older names: <Name>{t.synonyms.join(", ")}</Name>
+              </p>
+            )}
+            {t.misleading.map((text) => (
+              <p key={text} className="text-sm">
+                {text}
+              </p>
+            ))}
             <p className="mt-2 max-w-prose">{t.summary}</p>
             <p className="mt-2 flex flex-wrap items-center gap-x-3 text-sm">
               <SeverityMark severity={t.severity} />
