@@ -88,7 +88,7 @@ final class ExaminationApiTest extends ApiTestCase
         $this->call('PUT', '/api/demo/day', ['day' => '2027-06-12']);
         $claim = ['claimTaxon' => 'abies-alba', 'claimPart' => 'young-shoot', 'date' => '2027-06-12'];
         $first = $this->begin('L-02', $claim);
-        $this->score($first, Starter::FIR);
+        $this->score($first, Starter::FIR_AS_SHIPPED);
         $this->call('PATCH', $first, ['conditions' => ['soft-and-light' => true, 'sprayed' => false]]);
         $this->call('POST', $first.'/sign');
 
@@ -101,7 +101,7 @@ final class ExaminationApiTest extends ApiTestCase
         $examination = $this->call('GET', $second);
         self::assertTrue(self::at($examination, 'namesCovered'));
         self::assertSame('abies-alba', self::at($examination, 'claimTaxon'));
-        $this->score($second, Starter::FIR);
+        $this->score($second, Starter::FIR_AS_SHIPPED);
         $this->call('POST', $second.'/sign');
 
         $examination = $this->call('GET', $first);
@@ -113,13 +113,13 @@ final class ExaminationApiTest extends ApiTestCase
         $this->signIn('marta');
         $this->call('PUT', '/api/demo/day', ['day' => '2027-06-12']);
         $first = $this->begin('L-02', ['claimTaxon' => 'abies-alba', 'claimPart' => 'young-shoot', 'date' => '2027-06-12']);
-        $this->score($first, Starter::FIR);
+        $this->score($first, Starter::FIR_AS_SHIPPED);
         $this->call('PATCH', $first, ['conditions' => ['soft-and-light' => true, 'sprayed' => false]]);
         $this->call('POST', $first.'/sign');
         $this->signIn('jonas');
         $this->call('GET', $first);
         $second = $this->begin('L-02', ['secondOf' => basename($first), 'date' => '2027-06-12']);
-        $this->score($second, Starter::FIR);
+        $this->score($second, Starter::FIR_AS_SHIPPED);
         $this->call('POST', $second.'/sign');
         self::assertSame('The second examiner had seen the first scores.', self::at($this->call('GET', $first), 'assessment.clearance.because'));
     }

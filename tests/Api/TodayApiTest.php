@@ -38,7 +38,7 @@ final class TodayApiTest extends ApiTestCase
         $this->signIn('marta');
         $address = $this->begin('L-01', ['date' => '2027-06-11', 'claimTaxon' => 'abies-alba', 'claimPart' => 'young-shoot']);
         self::assertContains(basename($address), $this->ids('open'));
-        $this->score($address, Starter::FIR);
+        $this->score($address, Starter::FIR_AS_SHIPPED);
         $this->call('PATCH', $address, ['conditions' => ['soft-and-light' => true, 'sprayed' => false]]);
         $this->call('POST', $address.'/sign');
         self::assertNotContains(basename($address), $this->ids('open'));

@@ -35,6 +35,8 @@ final class Starter
         'leaf.kind' => ['needle', 4], 'leaf.bands' => ['two-white', 5], 'leaf.needle-tip' => ['notched', 4], 'twig.needle-scar' => ['round', 4],
         'twig.hairs' => ['hairy', 2], 'bud.shape' => ['egg', 2], 'scent.crushed' => ['resin', 2],
     ];
+    /** The same against the shipped flora, which asks for the arrangement as well. */
+    public const FIR_AS_SHIPPED = self::FIR + ['leaf.arrangement' => ['spiral', 3]];
     public const YEW = [
         'leaf.kind' => ['needle', 4], 'leaf.bands' => ['pale-green', 5], 'leaf.needle-tip' => ['soft-point', 4], 'twig.needle-scar' => ['running-down', 3],
         'scent.crushed' => ['faint', 2],

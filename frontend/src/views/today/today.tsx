@@ -68,7 +68,7 @@ export default function Today() {
                   <Name>{w.name}</Name>
                 </Link>
                 <span className="figures self-center text-right text-sm text-faded">
-                  {w.daysLeft === 0 ? "last day" : `${w.daysLeft} days left`}
+                  {w.daysLeft === 0 ? "last day" : w.daysLeft === 1 ? "one day left" : `${w.daysLeft} days left`}
                   <span className="block">{w.window}</span>
                 </span>
               </li>
