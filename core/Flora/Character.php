@@ -18,6 +18,7 @@ final readonly class Character
      * @param array<string, list<string>> $confusions state id → ids of the states it gets taken for
      * @param Applicability|null          $applies    set where the character makes sense on some trees only
      * @param bool                        $ripens     it changes as the part ripens: another value than the wanted one may mean "not yet"
+     * @param bool                        $varies     light, a strong shoot or planting change it: it hints, but seeing it otherwise neither excludes nor contradicts
      */
     public function __construct(
         public string $id,
@@ -38,6 +39,7 @@ final readonly class Character
         public bool $changesWithPosition,
         public ?Applicability $applies,
         public bool $ripens = false,
+        public bool $varies = false,
     ) {
     }
 

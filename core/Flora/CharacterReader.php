@@ -13,7 +13,7 @@ final readonly class CharacterReader
     /** @throws DocumentError naming the place that cannot be taken, and why */
     public function read(Node $node): Character
     {
-        $node->onlyKnows(['id', 'organ', 'kind', 'label', 'question', 'hint', 'unit', 'states', 'phenophases', 'reach', 'instrument', 'effort', 'misreading', 'confusions', 'age', 'position', 'ripens', 'applies']);
+        $node->onlyKnows(['id', 'organ', 'kind', 'label', 'question', 'hint', 'unit', 'states', 'phenophases', 'reach', 'instrument', 'effort', 'misreading', 'confusions', 'age', 'position', 'ripens', 'varies', 'applies']);
         $kind = $node->word('kind', CharacterKind::class);
         $states = FloraReader::byId($node->children('states'), $this->state(...));
         $numeric = CharacterKind::Number === $kind || CharacterKind::Count === $kind;
@@ -44,6 +44,7 @@ final readonly class CharacterReader
             $node->flag('position', false),
             $this->applies($node),
             $node->flag('ripens', false),
+            $node->flag('varies', false),
         );
     }
 

@@ -130,7 +130,7 @@ final readonly class TaxonReader
             '' === $harmful ? FloraReader::window($node->child('window')) : null,
             [...$this->conditions($node, 'ripe', true), ...$this->conditions($node, 'harmful_when', false)],
             $required,
-            array_map(static fn (Node $n): LookAlike => new LookAlike($n->text('taxon'), $n->word('severity', Severity::class), $n->text('note'), $n->texts('decisive')), $node->children('look_alikes')),
+            array_map($this->lookAlike(...), $node->children('look_alikes')),
             $node->texts('preparation'), $node->optionalText('leave'), $node->optionalText('group'),
             '' === $harmful ? $node->integer('freshness_days', 1, 400) : 1,
             FloraReader::references($node, 'sources', $this->sources),
@@ -145,11 +145,31 @@ final readonly class TaxonReader
         return array_map(static fn (Node $n): Condition => new Condition($n->text('id'), $n->text('question'), $n->optionalText('note'), $wanted), $node->children($key));
     }
 
+    private function lookAlike(Node $node): LookAlike
+    {
+        $node->onlyKnows(['taxon', 'severity', 'note', 'decisive']);
+        $decisive = $node->texts('decisive');
+        foreach ($decisive as $character) {
+            $this->reliable($character, $node->path.'.decisive');
+        }
+
+        return new LookAlike($node->text('taxon'), $node->word('severity', Severity::class), $node->text('note'), $decisive);
+    }
+
+    /** A character a decision may rest on. */
+    private function reliable(string $id, string $path): Character
+    {
+        FloraReader::known($this->characters, $id, $path, 'character');
+
+        return $this->characters[$id]->varies
+            ? throw DocumentError::at($path, \sprintf('"%s" varies with light, vigour or planting; no decision may rest on it.', $id))
+            : $this->characters[$id];
+    }
+
     private function required(Node $node): RequiredFeature
     {
         $node->onlyKnows(['character', 'states', 'beside', 'range', 'samples']);
-        FloraReader::known($this->characters, $node->text('character'), $node->path.'.character', 'character');
-        $character = $this->characters[$node->text('character')];
+        $character = $this->reliable($node->text('character'), $node->path.'.character');
         $states = $node->texts('states');
         foreach ([...$states, ...$node->texts('beside')] as $state) {
             FloraReader::known($character->states, $state, $node->path.'.states', 'state');

@@ -64,7 +64,7 @@ final readonly class CompiledCharacter
     {
         return \is_string($value)
             ? $this->ruledOut[$this->outcomes[$value]][$taxon]
-            : isset($this->inapplicable[$taxon]) || false === ($this->ranges[$taxon] ?? null)?->allows($value);
+            : isset($this->inapplicable[$taxon]) || (!$this->character->varies && false === ($this->ranges[$taxon] ?? null)?->allows($value));
     }
 
     public function isCount(): bool

@@ -18,6 +18,8 @@ final readonly class CompiledFlora
 {
     /** Numbers are cut into at most so many intervals when the value of a look is reckoned. */
     private const INTERVALS = 16;
+    /** Where a character varies with light, vigour or planting, so many trees show any state their description does not name. */
+    private const UNUSUAL = 0.02;
 
     /**
      * @param list<string>                     $taxa         ids by number
@@ -100,7 +102,7 @@ final readonly class CompiledFlora
         $sums = array_fill_keys($ids, 1.0 / $count);
         $described = 1.0;
         foreach ($descriptions as $t => $description) {
-            $frequencies = $description->frequencies($character->id);
+            $frequencies = self::shares($description, $character);
             if (null !== $frequencies) {
                 ++$described;
                 foreach ($frequencies as $id => $share) {
@@ -116,7 +118,7 @@ final readonly class CompiledFlora
         $matrix = MisreadingModel::misread($character);
         $shown = $misread = $ruledOut = [];
         foreach ($descriptions as $t => $description) {
-            $frequencies = $description->frequencies($character->id);
+            $frequencies = self::shares($description, $character);
             foreach ($ids as $s => $id) {
                 $ruledOut[$s][] = isset($inapplicable[$t]) || (null !== $frequencies && 0.0 === ($frequencies[$id] ?? 0.0));
                 $shown[$s][] = isset($inapplicable[$t]) ? 0.0 : (null === $frequencies ? $background[$id] : $frequencies[$id] ?? 0.0);
@@ -129,6 +131,19 @@ final readonly class CompiledFlora
         }
 
         return self::withReadings($character, array_flip($ids), [], $shown, $misread, $ruledOut, array_values($background), [], $silent, $inapplicable);
+    }
+
+    /** @return array<string, float>|null state → share of the taxon's trees that show it; null where the flora is silent */
+    private static function shares(Description $description, Character $character): ?array
+    {
+        $shares = $description->frequencies($character->id);
+        if (null === $shares || !$character->varies) {
+            return $shares;
+        }
+        $unusual = array_fill_keys(array_keys(array_diff_key($character->states, array_filter($shares, static fn (float $share): bool => $share > 0.0))), self::UNUSUAL);
+        $sum = 1.0 + array_sum($unusual);
+
+        return array_map(static fn (float $share): float => $share / $sum, $unusual + $shares);
     }
 
     /** @param list<Description> $descriptions */
@@ -159,7 +174,7 @@ final readonly class CompiledFlora
             foreach ($row as $t => $share) {
                 $shown[$b][] = isset($silent[$t]) ? $background[$b] : $share;
                 $misread[$b][] = $background[$b];
-                $ruledOut[$b][] = isset($inapplicable[$t]) || (isset($ranges[$t]) && 0.0 === $share);
+                $ruledOut[$b][] = isset($inapplicable[$t]) || (!$character->varies && isset($ranges[$t]) && 0.0 === $share);
             }
         }
 

@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace App\Command;
 
 use App\StandIn\DemoSchool;
+use App\StandIn\SchoolClock;
+use Doctrine\DBAL\Exception\TableNotFoundException;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
+use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
 #[AsCommand('hylognosis:demo', 'Loads the invented school into an empty database; --fresh starts it over.')]
 final class DemoCommand extends Command
 {
-    public function __construct(private readonly DemoSchool $school)
+    public function __construct(private readonly DemoSchool $school, private readonly SchoolClock $clock)
     {
         parent::__construct();
     }
@@ -26,16 +29,28 @@ final class DemoCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $start = hrtime(true);
-        if ($this->school->isLoaded()) {
-            if (true !== $input->getOption('fresh')) {
-                $output->writeln('The demo is loaded already; its data are kept.');
+        $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
+        if (!$this->clock->isDemo()) {
+            $errors->writeln('The invented school lives on a day of its own: set APP_DEMO=1, or use bin/demo, which does.');
 
-                return Command::SUCCESS;
-            }
-            $this->school->clear();
+            return Command::INVALID;
         }
-        $this->school->load();
+        $start = hrtime(true);
+        try {
+            if ($this->school->isLoaded()) {
+                if (true !== $input->getOption('fresh')) {
+                    $output->writeln('The demo is loaded already; its data are kept.');
+
+                    return Command::SUCCESS;
+                }
+                $this->school->clear();
+            }
+            $this->school->load();
+        } catch (TableNotFoundException) {
+            $errors->writeln('The database has no tables yet: run bin/console doctrine:migrations:migrate first, or use bin/demo, which does.');
+
+            return Command::INVALID;
+        }
         $output->writeln(\sprintf('Demo school loaded in %.2f s.', (hrtime(true) - $start) / 1e9));
 
         return Command::SUCCESS;

@@ -104,6 +104,8 @@ final class CommandsTest extends ApiTestCase
     {
         $database = sys_get_temp_dir().'/hylognosis-'.bin2hex(random_bytes(4)).'.db';
         $env = ['DATABASE_URL' => 'sqlite:///'.$database, 'APP_DEMO' => '1'];
+        self::assertStringContainsString('APP_DEMO=1', $this->shell(['hylognosis:demo'], '', 2, ['APP_DEMO' => '0'] + $env)->getErrorOutput());
+        self::assertStringContainsString('no tables', $this->shell(['hylognosis:demo'], '', 2, $env)->getErrorOutput());
         $this->shell(['doctrine:migrations:migrate', '--no-interaction'], '', 0, $env);
         self::assertStringContainsString('loaded in', $this->shell(['hylognosis:demo'], '', 0, $env)->getOutput());
         self::assertStringContainsString('kept', $this->shell(['hylognosis:demo'], '', 0, $env)->getOutput());

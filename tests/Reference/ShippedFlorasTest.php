@@ -90,17 +90,63 @@ final class ShippedFlorasTest extends TestCase
         }
     }
 
-    /** The confusions that must be handled (common practice): the look-alike stands with the wanted part, or is excluded by its list. */
+    /** The confusions that must be handled (common practice): the look-alike stands with the wanted part, and what parts the two is said. */
     public function testTheConfusionsAreHandled(): void
     {
         $confusions = [
-            'A' => [['abies-alba', 'taxus-baccata'], ['pseudotsuga-menziesii', 'taxus-baccata'], ['castanea-sativa', 'aesculus-hippocastanum'], ['sambucus-nigra', 'sambucus-ebulus'], ['sambucus-nigra', 'sambucus-racemosa'], ['robinia-pseudoacacia', 'laburnum-anagyroides'], ['prunus-avium', 'frangula-alnus'], ['prunus-padus', 'rhamnus-cathartica'], ['prunus-padus', 'prunus-laurocerasus'], ['cornus-mas', 'lonicera-xylosteum'], ['juniperus-communis', 'juniperus-sabina'], ['juglans-regia', 'ailanthus-altissima'], ['pinus-sylvestris', 'taxus-baccata']],
-            'B' => [['tsuga-canadensis', 'taxus-canadensis'], ['castanea-dentata', 'aesculus-glabra'], ['sambucus-canadensis', 'aralia-spinosa'], ['prunus-serotina', 'frangula-alnus'], ['juglans-nigra', 'toxicodendron-vernix'], ['rhus-typhina', 'toxicodendron-vernix'], ['morus-rubra', 'menispermum-canadense'], ['gleditsia-triacanthos', 'gymnocladus-dioicus'], ['diospyros-virginiana', 'melia-azedarach'], ['celtis-occidentalis', 'rhamnus-cathartica'], ['betula-lenta', 'prunus-serotina']],
+            'A' => [
+                'abies-alba' => ['taxus-baccata'],
+                'pseudotsuga-menziesii' => ['taxus-baccata'],
+                'castanea-sativa' => ['aesculus-hippocastanum'],
+                'sambucus-nigra' => ['sambucus-ebulus', 'sambucus-racemosa'],
+                'robinia-pseudoacacia' => ['laburnum-anagyroides', 'laburnum-alpinum', 'laburnum-watereri', 'wisteria-sinensis'],
+                'prunus-avium' => ['frangula-alnus', 'rhamnus-cathartica', 'prunus-laurocerasus'],
+                'prunus-padus' => ['frangula-alnus', 'rhamnus-cathartica', 'prunus-laurocerasus'],
+                'cornus-mas' => ['lonicera-xylosteum', 'euonymus-europaeus', 'daphne-mezereum', 'cornus-sanguinea'],
+                'juniperus-communis' => ['juniperus-sabina'],
+                'sorbus-aucuparia' => ['sambucus-racemosa', 'ailanthus-altissima'],
+                'juglans-regia' => ['ailanthus-altissima'],
+                'fraxinus-excelsior' => ['ailanthus-altissima'],
+                'pinus-sylvestris' => ['taxus-baccata'],
+                'pinus-cembra' => ['taxus-baccata'],
+                'pinus-mugo' => ['taxus-baccata'],
+                'quercus-robur' => ['quercus-cerris'],
+                'fagus-sylvatica' => ['carpinus-betulus'],
+                'tilia-cordata' => ['corylus-avellana'],
+                'morus-nigra' => ['morus-alba'],
+            ],
+            'B' => [
+                'abies-balsamea' => ['taxus-canadensis', 'taxus-cuspidata'],
+                'tsuga-canadensis' => ['taxus-canadensis', 'taxus-cuspidata'],
+                'castanea-dentata' => ['aesculus-glabra', 'aesculus-flava'],
+                'castanea-mollissima' => ['aesculus-glabra'],
+                'sambucus-canadensis' => ['sambucus-racemosa', 'aralia-spinosa'],
+                'prunus-serotina' => ['frangula-alnus', 'rhamnus-cathartica', 'prunus-caroliniana', 'prunus-virginiana'],
+                'juglans-nigra' => ['ailanthus-altissima', 'toxicodendron-vernix'],
+                'juglans-cinerea' => ['ailanthus-altissima', 'toxicodendron-vernix'],
+                'fraxinus-americana' => ['ailanthus-altissima', 'toxicodendron-vernix'],
+                'rhus-typhina' => ['ailanthus-altissima', 'toxicodendron-vernix'],
+                'rhus-glabra' => ['ailanthus-altissima', 'toxicodendron-vernix'],
+                'morus-rubra' => ['morus-alba', 'broussonetia-papyrifera', 'menispermum-canadense'],
+                'gleditsia-triacanthos' => ['gymnocladus-dioicus', 'robinia-pseudoacacia'],
+                'diospyros-virginiana' => ['melia-azedarach', 'rhamnus-cathartica'],
+                'asimina-triloba' => ['melia-azedarach', 'rhamnus-cathartica'],
+                'celtis-occidentalis' => ['melia-azedarach', 'rhamnus-cathartica'],
+                'tilia-americana' => ['morus-alba', 'catalpa-speciosa'],
+                'pinus-strobus' => ['taxus-canadensis'],
+                'quercus-alba' => ['quercus-rubra'],
+                'betula-lenta' => ['prunus-serotina'],
+                'fagus-grandifolia' => ['carpinus-caroliniana', 'ostrya-virginiana'],
+                'robinia-pseudoacacia' => ['wisteria-sinensis'],
+                'quercus-rubra' => ['quercus-alba'],
+            ],
         ];
         foreach ($confusions as $letter => $pairs) {
-            foreach ($pairs as [$wanted, $mistaken]) {
-                $notes = array_filter(array_map(static fn ($part): string => $part->lookAlike($mistaken)->note ?? '', Floras::get($letter)->taxon($wanted)->parts), static fn (string $note): bool => '' !== $note);
-                self::assertNotSame([], $notes, "$wanted / $mistaken");
+            foreach ($pairs as $wanted => $mistakes) {
+                foreach ($mistakes as $mistaken) {
+                    $notes = array_filter(array_map(static fn ($part): string => $part->lookAlike($mistaken)->note ?? '', Floras::get($letter)->taxon($wanted)->parts), static fn (string $note): bool => '' !== $note);
+                    self::assertNotSame([], $notes, "$wanted / $mistaken");
+                }
             }
         }
     }

@@ -670,6 +670,7 @@ export interface components {
             appliesStates: string[];
             changesWithAge: boolean;
             changesWithPosition: boolean;
+            varies: boolean;
         };
         PartSummaryView: {
             id: string;

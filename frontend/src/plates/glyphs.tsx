@@ -12,7 +12,7 @@ const P = ({ d, w, fill }: { d: string; w?: number; fill?: boolean }) => (
   <path d={d} {...(w ? { strokeWidth: w } : {})} {...(fill ? { fill: "var(--plate-fill)" } : {})} />
 );
 const Dot = ({ x, y, r = 2, solid }: { x: number; y: number; r?: number; solid?: boolean }) => (
-  <circle cx={x} cy={y} r={r} fill={solid ? "currentColor" : "var(--plate-fill)"} />
+  <circle cx={x} cy={y} r={r} fill={solid ? "var(--plate-berry, currentColor)" : "var(--plate-fill)"} />
 );
 /** "Looked for, not there": the thing it would be on, and an empty ring. */
 const Absent = ({ children }: { children: ReactNode }) => (

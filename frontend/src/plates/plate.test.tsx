@@ -43,6 +43,33 @@ describe("a plate", () => {
   ])("shows by its %s that it is another tree", (_, other) => {
     expect(plate(other)).not.toBe(plate(MAPLE));
   });
+  it("leaves pale berries open, inks dark ones, and says the colour in words", () => {
+    const berries = (colours: [string, number][]) =>
+      renderToStaticMarkup(
+        <Plate
+          name="Arbor ficta"
+          description={described({ "fruit.kind": "small-drupes", "fruit.colour": "" }).map((d) =>
+            d.character === "fruit.kind"
+              ? { ...d, states: [{ state: "small-drupes", label: "many small drupes", definition: "", drawing: "fruit-drupes", share: 1 }] }
+              : { ...d, states: colours.map(([state, share]) => ({ state, label: state, definition: "", drawing: "", share })) },
+          )}
+        />,
+      );
+    const white = berries([
+      ["white", 0.8],
+      ["yellow", 0.2],
+    ]);
+    expect(white).toContain(">fruit, white<");
+    expect(white).toContain("--plate-berry");
+    const black = berries([
+      ["green", 0.5],
+      ["black", 0.3],
+      ["purple", 0.25],
+    ]);
+    expect(black).toContain(">fruit, black or purple<");
+    expect(black).not.toContain("style=");
+    expect(berries([["green", 1]])).toContain(">fruit, green<");
+  });
   it("names the tree in words beside the drawing", () => {
     expect(plate(MAPLE)).toContain("<em>Arbor ficta</em>, drawn from its description");
   });

@@ -1,3 +1,4 @@
+import type { CSSProperties } from "react";
 import type { Schemas } from "../api/client";
 import { Bark, type BarkSurface } from "./bark";
 import type { Base, Blade, Lobes, Margin } from "./geometry";
@@ -7,6 +8,11 @@ import { type Crown, Outline, type Stems } from "./outline";
 import { type Arrangement, type BudShape, Twig } from "./twig";
 
 type Described = Schemas["DescribedView"];
+
+/** Berries of these colours are left open in the engraving; dark ones are inked. */
+const PALE = new Set(["white", "yellow", "pink", "green", "orange"]);
+/** So often, at least, a tree shows what stands in words under its drawing. */
+const OFTEN = 0.25;
 
 /** A plate of the species, drawn from nothing but its own description: what it usually shows, put together. */
 export function Plate({ description, name }: { description: Described[]; name: string }) {
@@ -21,6 +27,22 @@ export function Plate({ description, name }: { description: Described[]; name: s
     return numbers?.length ? Math.round(((numbers[0] ?? 0) + (numbers[numbers.length - 1] ?? 0)) / 2) : undefined;
   };
   const figure = (id: string) => drawing(by.get(id)?.states[0]?.drawing ?? "");
+  const colours = (id: string) => {
+    const often = by.get(id)?.states.filter((state) => state.share >= OFTEN) ?? [];
+    const ripe = often.filter((state) => state.state !== "green");
+    return ripe.length ? ripe : often;
+  };
+  const coloured = (what: string, id: string) =>
+    [
+      what,
+      ...colours(id)
+        .slice(0, 2)
+        .map((state) => state.label),
+    ]
+      .join(", ")
+      .replace(/, ([^,]*), ([^,]*)$/, ", $1 or $2");
+  const fruit = figure("fruit.kind");
+  const berry = PALE.has(colours("fruit.colour")[0]?.state ?? "") ? ({ "--plate-berry": "var(--plate-fill)" } as CSSProperties) : undefined;
   const bark = usual<BarkSurface>("bark.surface");
   const kind = usual<LeafKind>("leaf.kind");
   const lobed = usual<Lobes["kind"]>("leaf.lobes");
@@ -58,8 +80,11 @@ export function Plate({ description, name }: { description: Described[]; name: s
         />
       ) : null,
     },
-    { label: "flower", art: figure("flower.head") },
-    { label: "fruit", art: figure("fruit.kind") },
+    { label: coloured("flower", "flower.colour"), art: figure("flower.head") },
+    {
+      label: coloured("fruit", "fruit.colour"),
+      art: fruit && <g style={berry}>{fruit}</g>,
+    },
   ].filter((cell) => cell.art !== null);
   return (
     <figure className="border border-ink bg-sheet p-1">

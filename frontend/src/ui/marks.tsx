@@ -46,7 +46,7 @@ export function SeverityMark({ severity }: { severity: string }) {
   const ticks = TICKS[severity] ?? 0;
   if (ticks === 0) return <span className="text-sm text-faded">not counted as dangerous</span>;
   return (
-    <span className="inline-flex items-center gap-1 text-sm font-bold text-berry">
+    <span className="inline-flex items-baseline gap-1 text-sm font-bold text-berry">
       <svg viewBox="0 0 24 16" width="24" height="16" aria-hidden="true" focusable="false">
         <path d="M1 15H23" stroke="currentColor" strokeWidth="1.4" />
         {THORNS[ticks]?.map((x) => (

@@ -19,7 +19,7 @@ final readonly class CharacterView
     public function __construct(
         public string $id, public string $organ, public string $kind, public string $label, public string $question, public string $hint,
         public array $states, public string $unit, public array $phenophases, public string $reach, public string $instrument, public int $effort,
-        public ?string $appliesTo, public array $appliesStates, public bool $changesWithAge, public bool $changesWithPosition,
+        public ?string $appliesTo, public array $appliesStates, public bool $changesWithAge, public bool $changesWithPosition, public bool $varies,
     ) {
     }
 
@@ -29,7 +29,7 @@ final readonly class CharacterView
             $c->id, $c->organ->value, $c->kind->value, $c->label, $c->question, $c->hint,
             array_values(array_map(static fn (State $s): StateView => new StateView($s->id, $s->label, $s->definition, $s->drawing, $s->absence), $c->states)),
             $c->unit, array_map(static fn (Phenophase $p): string => $p->value, $c->phenophases), $c->reach->value, $c->instrument->value, $c->effort,
-            $c->applies?->character, $c->applies->states ?? [], $c->changesWithAge, $c->changesWithPosition,
+            $c->applies?->character, $c->applies->states ?? [], $c->changesWithAge, $c->changesWithPosition, $c->varies,
         );
     }
 }

@@ -19,6 +19,7 @@ const length: Character = {
   appliesStates: [],
   changesWithAge: false,
   changesWithPosition: false,
+  varies: false,
 };
 const kind: Character = {
   ...length,

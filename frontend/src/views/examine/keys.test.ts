@@ -21,6 +21,7 @@ const character = (id: string, states: string[]): Character => ({
   appliesStates: [],
   changesWithAge: false,
   changesWithPosition: false,
+  varies: false,
 });
 const margin = character("leaf.margin", ["smooth", "fine-teeth"]);
 const length = character("leaf.length", []);

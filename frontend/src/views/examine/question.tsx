@@ -78,6 +78,7 @@ export function Question(p: Props) {
             {character.question} {character.hint && <span className="text-faded">{character.hint}</span>}{" "}
             {needs && <span className="text-sm text-faded">({needs})</span>} <Defined character={character} />
           </p>
+          {character.varies && <p className="text-sm text-faded">A hint only: light, vigour or planting change it. It excludes nothing.</p>}
           {standing.length > 0 && (
             <ul className="my-2 space-y-1">
               {standing.map((s) => (

@@ -55,7 +55,11 @@ export default function Terms() {
             {here.map((c) => (
               <section key={c.id} id={c.id} className="rule-b py-2 scroll-mt-4">
                 <h3 className="text-base">
-                  {capital(c.label)} <span className="text-sm font-normal text-faded">{c.question}</span>
+                  {capital(c.label)}{" "}
+                  <span className="text-sm font-normal text-faded">
+                    {c.question}
+                    {c.varies && " A hint only."}
+                  </span>
                 </h3>
                 <States character={c} />
               </section>
