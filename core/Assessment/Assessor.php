@@ -10,7 +10,7 @@ use Hylognosis\Clearance\NoContradiction;
 use Hylognosis\Clearance\RequiredFeatures;
 use Hylognosis\Clearance\SecondLook;
 use Hylognosis\Examination\Examination;
-use Hylognosis\Examination\LifeStage;
+use Hylognosis\Flora\LifeStage;
 use Hylognosis\Identification\Aim;
 use Hylognosis\Identification\CompiledFlora;
 use Hylognosis\Identification\Contrast;
@@ -19,7 +19,7 @@ use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Identifier;
 use Hylognosis\Identification\NextLook;
 use Hylognosis\Identification\Outlook;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Season\Phenology;
 
 /** Takes one full step: rank, explain, decide, suggest. The screens and the shell both ask here. */

@@ -9,7 +9,7 @@ use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Examination\Examination;
 use Hylognosis\Flora\Instrument;
 use Hylognosis\Flora\Reach;
-use Hylognosis\Season\Place;
+use Hylognosis\Measure\Place;
 
 /** All that is known about one tree and what somebody wants of it: the question put to the engine. */
 final readonly class Inquiry

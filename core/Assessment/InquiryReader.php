@@ -11,12 +11,12 @@ use Hylognosis\Document\Node;
 use Hylognosis\Examination\Certainty;
 use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\ExaminerRole;
-use Hylognosis\Examination\LifeStage;
 use Hylognosis\Examination\Observation;
-use Hylognosis\Examination\Position;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\FloraReader;
+use Hylognosis\Flora\LifeStage;
+use Hylognosis\Flora\Position;
 use Hylognosis\Flora\UnknownEntry;
 
 /** Reads an examination document (docs/formats/examination.md) against a flora. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Clearance;
 
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 
 /**
  * Closed until proven. All nine points must hold; there is no override. The gate is barred where the taxon or

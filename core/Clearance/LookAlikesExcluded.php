@@ -6,7 +6,7 @@ namespace Hylognosis\Clearance;
 
 use Hylognosis\Identification\Contrast;
 use Hylognosis\Identification\Danger;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 
 /**
  * Point 3. Every dangerous taxon of the flora, listed as a look-alike or not, is excluded: something was seen

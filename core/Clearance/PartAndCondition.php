@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Hylognosis\Clearance;
 
 use Hylognosis\Flora\Condition;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
+use Hylognosis\Measure\Window;
 
 /**
  * Point 6. The part is within its window at this place; its ripeness has been confirmed with the part in view, and

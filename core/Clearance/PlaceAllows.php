@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Clearance;
 
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 
 /** Point 7. Permission is recorded and valid, the taxon is not protected here, and the quota is not used up. */
 final readonly class PlaceAllows implements Point

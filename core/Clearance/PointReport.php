@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Clearance;
 
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 
 /** How one point stands, why, and what would change it. */
 final readonly class PointReport

@@ -7,7 +7,7 @@ namespace Hylognosis\Clearance;
 use Hylognosis\Examination\Finding;
 use Hylognosis\Flora\Character;
 use Hylognosis\Flora\RequiredFeature;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 
 /**
  * Point 1. Every feature the flora requires for this taxon and part was scored sure, on the tree, with an

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Examination;
 
+use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\Organ;
 
 /** One scoring of one specimen by one examiner on one date. */

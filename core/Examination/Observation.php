@@ -6,6 +6,7 @@ namespace Hylognosis\Examination;
 
 use Hylognosis\Flora\Character;
 use Hylognosis\Flora\CharacterKind;
+use Hylognosis\Flora\Position;
 use Hylognosis\Flora\UnknownEntry;
 
 /** One scored character. */

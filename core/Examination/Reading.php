@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Hylognosis\Examination;
 
+use Hylognosis\Flora\Position;
+
 /** One value that was seen, and how high on the tree. */
 final readonly class Reading
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Flora;
 
-use Hylognosis\Season\Window;
+use Hylognosis\Measure\Window;
 
 /** When a taxon shows what, at the flora's reference place. */
 final readonly class Calendar

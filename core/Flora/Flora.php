@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Flora;
 
-use Hylognosis\Season\Place;
+use Hylognosis\Measure\Place;
 
 /** A regional reference: characters, taxa, sources. The hash of its content tells one edition from another. */
 final readonly class Flora

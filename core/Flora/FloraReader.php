@@ -6,11 +6,10 @@ namespace Hylognosis\Flora;
 
 use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
-use Hylognosis\Examination\LifeStage;
+use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Measure\Length;
-use Hylognosis\Season\DayOfYear;
-use Hylognosis\Season\Place;
-use Hylognosis\Season\Window;
+use Hylognosis\Measure\Place;
+use Hylognosis\Measure\Window;
 
 /** Reads a flora from its exchange document, whole or not at all. */
 final readonly class FloraReader

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Flora;
 
-use Hylognosis\Season\Window;
+use Hylognosis\Measure\Window;
 
 /** What can be taken of a taxon, when, in what state, after which features, and what to do with it. */
 final readonly class Part

@@ -6,7 +6,6 @@ namespace Hylognosis\Flora;
 
 use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
-use Hylognosis\Examination\Position;
 
 /** Reads one taxon of a flora document, against the characters and sources read before. */
 final readonly class TaxonReader

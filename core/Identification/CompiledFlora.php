@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Hylognosis\Identification;
 
-use Hylognosis\Examination\LifeStage;
-use Hylognosis\Examination\Position;
 use Hylognosis\Examination\Reading;
 use Hylognosis\Flora\Character;
 use Hylognosis\Flora\CharacterKind;
 use Hylognosis\Flora\Description;
 use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\Phenophase;
+use Hylognosis\Flora\Position;
 
 /** A flora made ready for the engine, for trees of one life stage. Taxa are numbered in the flora's order. */
 final readonly class CompiledFlora

@@ -7,7 +7,7 @@ namespace Hylognosis\Identification;
 use Hylognosis\Flora\Character;
 use Hylognosis\Flora\Instrument;
 use Hylognosis\Flora\Reach;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Season\Phenology;
 
 /** What can be looked at today: the day, the place's seasons, how far one reaches and what is in the bag. */

@@ -25,7 +25,7 @@ use Hylognosis\Identification\Identifier;
 use Hylognosis\Identification\NextLook;
 use Hylognosis\Identification\Outlook;
 use Hylognosis\Identification\Suggestion;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Season\Phenology;
 
 /**

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Hylognosis\Rehearsal;
 
 use Hylognosis\Clearance\Claim;
-use Hylognosis\Examination\LifeStage;
 use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\Organ;
 use Hylognosis\Flora\Part;
 use Hylognosis\Flora\RequiredFeature;
@@ -16,7 +16,7 @@ use Hylognosis\Flora\Taxon;
 use Hylognosis\Identification\CompiledCharacter;
 use Hylognosis\Identification\CompiledFlora;
 use Hylognosis\Identification\Contrast;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Season\Phenology;
 
 /**

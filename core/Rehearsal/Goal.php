@@ -8,7 +8,7 @@ use Hylognosis\Clearance\Claim;
 use Hylognosis\Flora\Character;
 use Hylognosis\Flora\RequiredFeature;
 use Hylognosis\Identification\CompiledFlora;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 
 /** What a simulated examiner hopes to be cleared: a part of a taxon, on a day. */
 final readonly class Goal

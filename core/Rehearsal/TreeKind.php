@@ -7,7 +7,7 @@ namespace Hylognosis\Rehearsal;
 use Hylognosis\Flora\Taxon;
 use Hylognosis\Identification\CompiledCharacter;
 use Hylognosis\Identification\CompiledFlora;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Season\Phenology;
 
 /** The kind of tree that really stands there: a taxon of a flora, which need not be the flora the examiner holds. */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Hylognosis\Season;
 
+use Hylognosis\Measure\Place;
+use Hylognosis\Measure\Window;
+
 /**
  * How many days a spring or autumn event moves between two places: 4 days per degree of latitude poleward and
  * per 400 ft (121.92 m) of altitude; later in spring, earlier in autumn. The term for longitude holds for

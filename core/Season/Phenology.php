@@ -9,6 +9,9 @@ use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Part;
 use Hylognosis\Flora\Phenophase;
 use Hylognosis\Flora\Taxon;
+use Hylognosis\Measure\DayOfYear;
+use Hylognosis\Measure\Place;
+use Hylognosis\Measure\Window;
 
 /** When the taxa of a flora show what, at a given place. */
 final readonly class Phenology

@@ -19,7 +19,7 @@ use App\Repository\HarvestRepository;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Assessment\Assessment;
 use Hylognosis\Clearance\PointStatus;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Season\Phenology;
 
 /** Draws up what the screen shows of an examination. */

@@ -29,8 +29,8 @@ use Hylognosis\Flora\Phenophase;
 use Hylognosis\Flora\RequiredFeature;
 use Hylognosis\Flora\SourceReference;
 use Hylognosis\Flora\Taxon;
+use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Rehearsal\ExaminerKind;
-use Hylognosis\Season\DayOfYear;
 use Hylognosis\Season\Phenology;
 
 /** Draws up the notebook page of a species from the flora and from what was harvested of it. */

@@ -16,7 +16,7 @@ use App\Repository\HarvestRepository;
 use App\Repository\SiteRepository;
 use App\StandIn\SchoolClock;
 use Hylognosis\Flora\Flora;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Season\Phenology;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;

@@ -22,8 +22,8 @@ use Hylognosis\Flora\State;
 use Hylognosis\Flora\Status;
 use Hylognosis\Flora\Taxon;
 use Hylognosis\Measure\Length;
-use Hylognosis\Season\Place;
-use Hylognosis\Season\Window;
+use Hylognosis\Measure\Place;
+use Hylognosis\Measure\Window;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 

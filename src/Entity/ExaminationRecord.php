@@ -8,8 +8,8 @@ use App\Repository\ExaminationRepository;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Common\Collections\Collection;
 use Doctrine\ORM\Mapping as ORM;
-use Hylognosis\Examination\LifeStage;
 use Hylognosis\Flora\Instrument;
+use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\Reach;
 use Symfony\Component\Uid\Uuid;
 

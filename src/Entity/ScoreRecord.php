@@ -6,8 +6,8 @@ namespace App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
 use Hylognosis\Examination\Certainty;
-use Hylognosis\Examination\Position;
 use Hylognosis\Examination\Whereabouts;
+use Hylognosis\Flora\Position;
 use Symfony\Component\Uid\Uuid;
 
 /** One scored character, as it is kept. Nothing is overwritten: what was mistyped is taken back and stays on record. */

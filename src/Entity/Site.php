@@ -8,7 +8,7 @@ use App\Repository\SiteRepository;
 use Doctrine\ORM\Mapping as ORM;
 use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Measure\Length;
-use Hylognosis\Season\Place;
+use Hylognosis\Measure\Place;
 use Symfony\Component\Uid\Uuid;
 
 /** A piece of land the school goes to, with what its owner allows. */

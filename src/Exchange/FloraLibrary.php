@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
-use Hylognosis\Examination\LifeStage;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\FloraDocument;
+use Hylognosis\Flora\LifeStage;
 use Hylognosis\Identification\CompiledFlora;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Finder\Finder;

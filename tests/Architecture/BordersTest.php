@@ -12,6 +12,20 @@ use PHPat\Test\PHPat;
 /** Borders between the rooms, checked by the static analysis. */
 final class BordersTest
 {
+    /** The rooms of the core, each with those it may use; every one comes after those, so that none can use one another in a circle. */
+    private const ROOMS = [
+        'Document' => [],
+        'Measure' => [],
+        'Flora' => ['Document', 'Measure'],
+        'Season' => ['Flora', 'Measure'],
+        'Examination' => ['Flora', 'Measure'],
+        'Identification' => ['Examination', 'Flora', 'Measure', 'Season'],
+        'Clearance' => ['Examination', 'Flora', 'Identification', 'Measure', 'Season'],
+        'Wording' => ['Clearance', 'Examination', 'Flora', 'Identification', 'Measure', 'Season'],
+        'Assessment' => ['Clearance', 'Document', 'Examination', 'Flora', 'Identification', 'Measure', 'Season'],
+        'Rehearsal' => ['Clearance', 'Examination', 'Flora', 'Identification', 'Measure', 'Season'],
+    ];
+
     #[TestRule]
     public function theCoreUsesNothingButPhpAndPsr(): Rule
     {
@@ -30,5 +44,18 @@ final class BordersTest
             ->shouldNotDependOn()
             ->classes(Selector::inNamespace('App'))
             ->because('the core must run without the application');
+    }
+
+    /** @return iterable<string, Rule> */
+    #[TestRule]
+    public function theRoomsOfTheCoreStandInOrder(): iterable
+    {
+        foreach (self::ROOMS as $room => $uses) {
+            yield $room => PHPat::rule()
+                ->classes(Selector::inNamespace('Hylognosis\\'.$room))
+                ->canOnlyDependOn()
+                ->classes(...array_map(static fn (string $name) => Selector::inNamespace('Hylognosis\\'.$name), [$room, ...$uses]))
+                ->because('a room that uses its user cannot be read, or tested, alone');
+        }
     }
 }

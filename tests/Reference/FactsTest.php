@@ -6,11 +6,11 @@ namespace App\Tests\Reference;
 
 use App\Tests\Support\Starter;
 use Hylognosis\Measure\ChampionPoints;
+use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Measure\Length;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\Place;
+use Hylognosis\Measure\Window;
 use Hylognosis\Season\HopkinsShift;
-use Hylognosis\Season\Place;
-use Hylognosis\Season\Window;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

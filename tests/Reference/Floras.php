@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Tests\Reference;
 
 use App\Exchange\FloraFiles;
-use Hylognosis\Examination\LifeStage;
 use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\LifeStage;
 use Hylognosis\Identification\CompiledFlora;
 
 /** The shipped floras, read once. */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Tests\Reference;
 
 use Hylognosis\Clearance\Claim;
-use Hylognosis\Examination\LifeStage;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Frequency;
+use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\NumberRange;
 use Hylognosis\Flora\Part;
 use Hylognosis\Flora\Severity;

@@ -6,7 +6,7 @@ namespace App\Tests\Reference;
 
 use Hylognosis\Flora\FigureKind;
 use Hylognosis\Flora\Taxon;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -7,10 +7,10 @@ namespace App\Tests\Reference;
 use Hylognosis\Examination\Certainty;
 use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\ExaminerRole;
-use Hylognosis\Examination\LifeStage;
 use Hylognosis\Examination\Observation;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\Organ;
 use Hylognosis\Identification\CompiledFlora;
 

@@ -8,7 +8,7 @@ use Hylognosis\Identification\Identifier;
 use Hylognosis\Identification\NextLook;
 use Hylognosis\Identification\Outlook;
 use Hylognosis\Identification\Tempering;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Season\Phenology;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;

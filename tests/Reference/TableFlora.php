@@ -17,8 +17,8 @@ use Hylognosis\Flora\State;
 use Hylognosis\Flora\Status;
 use Hylognosis\Flora\Taxon;
 use Hylognosis\Measure\Length;
-use Hylognosis\Season\Place;
-use Hylognosis\Season\Window;
+use Hylognosis\Measure\Place;
+use Hylognosis\Measure\Window;
 
 /** A flora made from a table of probabilities; one organ to a character, so that nothing is tempered, unless organs are given. */
 final readonly class TableFlora

@@ -13,8 +13,8 @@ use Hylognosis\Examination\Observation;
 use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Identifier;
 use Hylognosis\Measure\Length;
+use Hylognosis\Measure\Place;
 use Hylognosis\Season\Phenology;
-use Hylognosis\Season\Place;
 
 /** Builds what a decision rests on, complete unless a test leaves something out. */
 final class Dossiers

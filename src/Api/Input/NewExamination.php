@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Api\Input;
 
-use Hylognosis\Examination\LifeStage;
+use Hylognosis\Flora\LifeStage;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** An examination to begin. */

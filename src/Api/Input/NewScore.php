@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Api\Input;
 
 use Hylognosis\Examination\Certainty;
-use Hylognosis\Examination\Position;
 use Hylognosis\Examination\Whereabouts;
+use Hylognosis\Flora\Position;
 use Symfony\Component\Validator\Constraints as Assert;
 
 /** A character, scored. Neither states nor numbers, with looked false: could not look. */

@@ -14,7 +14,7 @@ use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\NextLook;
 use Hylognosis\Identification\Outlook;
 use Hylognosis\Identification\Suggestion;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Season\Phenology;
 use PHPUnit\Framework\TestCase;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Tests\Core\Season;
 
 use App\Tests\Support\Starter;
+use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Measure\Length;
-use Hylognosis\Season\DayOfYear;
+use Hylognosis\Measure\Place;
+use Hylognosis\Measure\Window;
 use Hylognosis\Season\Phenology;
-use Hylognosis\Season\Place;
-use Hylognosis\Season\Window;
 use PHPUnit\Framework\TestCase;
 
 final class SeasonTest extends TestCase

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Hylognosis\Season;
+namespace Hylognosis\Measure;
 
 /** A day of a year of 365 days, 1 (1 January) to 365 (31 December). 29 February counts as 1 March. */
 final readonly class DayOfYear

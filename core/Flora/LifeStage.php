@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Hylognosis\Examination;
+namespace Hylognosis\Flora;
 
 /** How old the tree is: much of what one sees changes with it. */
 enum LifeStage: string

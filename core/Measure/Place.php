@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Hylognosis\Season;
-
-use Hylognosis\Measure\Length;
+namespace Hylognosis\Measure;
 
 /** A place on the Earth: WGS 84 degrees, altitude above sea level. */
 final readonly class Place

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Hylognosis\Examination;
+namespace Hylognosis\Flora;
 
 /** How high on the tree a thing was seen. Young and old bark, shade and sun leaves of one tree can differ as much as two species. */
 enum Position: string

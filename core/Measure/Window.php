@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Hylognosis\Season;
+namespace Hylognosis\Measure;
 
 /** A stretch of the year, both ends included; it may run over the turn of the year. */
 final readonly class Window
