@@ -39,14 +39,15 @@ final readonly class Assessor
         $phenology = Phenology::at($identification->compiled->flora, $inquiry->place);
         $outlook = new Outlook(DayOfYear::on($inquiry->examination->date), $phenology, $inquiry->reach, $inquiry->kit);
         if (null === $inquiry->claim) {
-            $dangers = Dossier::dangersBut($identification, null);
+            $dangers = Dossier::dangersBut($identification, null, $phenology);
             $expected = $identification->leader()->taxon;
 
             return new Assessment($identification, $this->reports($identification, $dangers, $expected, Contrast::of($identification->compiled, $expected), $outlook), null, $this->nextLook->suggest($identification, $outlook, null));
         }
         $dossier = new Dossier(
             $inquiry->claim, $identification, $phenology, $inquiry->terms, $inquiry->decidedOn,
-            null === $inquiry->second ? null : new SecondLook($this->identify($compiled, $inquiry->second), $inquiry->secondBlind),
+            array_map(fn (SecondExamination $second): SecondLook => new SecondLook($this->identify($compiled, $second->examination), $second->blind, $second->person, $second->reconsidered), $inquiry->seconds),
+            person: $inquiry->person,
         );
         $contrast = Contrast::of($identification->compiled, $inquiry->claim->taxon->id);
         $aim = new Aim($inquiry->claim->taxon, (new RequiredFeatures())->open($dossier), $dossier->openDangers(), (new NoContradiction())->broken($dossier));

@@ -15,10 +15,10 @@ use Hylognosis\Measure\Place;
 final readonly class Inquiry
 {
     /**
-     * @param Examination|null $second      another examiner's scores of the same tree
-     * @param bool             $secondBlind that examiner had not seen the first scores
-     * @param list<Reach>      $reach       how far one gets today
-     * @param list<Instrument> $kit         what is in the bag
+     * @param list<SecondExamination> $seconds other examiners' examinations of the same tree
+     * @param list<Reach>             $reach   how far one gets today
+     * @param list<Instrument>        $kit     what is in the bag
+     * @param string                  $person  who made the examination; empty where nobody says
      */
     public function __construct(
         public Examination $examination,
@@ -26,10 +26,10 @@ final readonly class Inquiry
         public \DateTimeImmutable $decidedOn,
         public ?Claim $claim,
         public PlaceTerms $terms,
-        public ?Examination $second = null,
-        public bool $secondBlind = true,
+        public array $seconds = [],
         public array $reach = [Reach::Ground, Reach::Hand, Reach::Binoculars, Reach::Cut],
         public array $kit = [Instrument::None, Instrument::Rule, Instrument::HandLens, Instrument::Knife, Instrument::UltravioletTorch],
+        public string $person = '',
     ) {
     }
 }

@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace Hylognosis\Assessment;
 
 use Hylognosis\Clearance\Claim;
+use Hylognosis\Clearance\ConditionAnswer;
 use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
 use Hylognosis\Examination\Certainty;
 use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\ExaminerRole;
+use Hylognosis\Examination\Look;
 use Hylognosis\Examination\Observation;
+use Hylognosis\Examination\ScoreAnswer;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\FloraReader;
@@ -25,26 +28,33 @@ final readonly class InquiryReader
     /** @throws DocumentError naming the first place that cannot be taken, and why */
     public function read(Flora $flora, Node $root): Inquiry
     {
-        $root->onlyKnows(['flora', 'date', 'decided_on', 'place', 'stage', 'examiner', 'permission', 'observations', 'claim', 'second']);
+        $root->onlyKnows(['flora', 'date', 'decided_on', 'place', 'stage', 'examiner', 'by', 'permission', 'observations', 'claim', 'second', 'seconds']);
         $date = $this->date($root, 'date');
         $stage = $root->has('stage') ? $root->word('stage', LifeStage::class) : LifeStage::Mature;
-        $second = null;
-        $blind = true;
-        if ($root->has('second')) {
-            $node = $root->child('second');
-            $node->onlyKnows(['examiner', 'date', 'blind', 'observations']);
-            $second = $this->examination($flora, $node, $node->has('date') ? $this->date($node, 'date') : $date, $stage);
-            $blind = $node->flag('blind', true);
-        }
+        $decidedOn = $root->has('decided_on') ? $this->date($root, 'decided_on') : $date;
 
         return new Inquiry(
             $this->examination($flora, $root, $date, $stage),
             $root->has('place') ? FloraReader::place($root->child('place')) : $flora->reference,
-            $root->has('decided_on') ? $this->date($root, 'decided_on') : $date,
-            $root->has('claim') ? $this->claim($flora, $root->child('claim')) : null,
+            $decidedOn,
+            $root->has('claim') ? $this->claim($flora, $root->child('claim'), $decidedOn) : null,
             new PlaceTerms($root->has('permission') ? $root->flag('permission', false) : null),
-            $second,
-            $blind,
+            array_map(
+                fn (Node $second): SecondExamination => $this->second($flora, $second, $date, $stage),
+                [...($root->has('second') ? [$root->child('second')] : []), ...$root->children('seconds')],
+            ),
+            person: $root->optionalText('by'),
+        );
+    }
+
+    /** Unless it says so, a second look was not blind. */
+    private function second(Flora $flora, Node $node, \DateTimeImmutable $date, LifeStage $stage): SecondExamination
+    {
+        $node->onlyKnows(['examiner', 'by', 'date', 'blind', 'reconsidered', 'observations']);
+
+        return new SecondExamination(
+            $this->examination($flora, $node, $node->has('date') ? $this->date($node, 'date') : $date, $stage),
+            $node->flag('blind', false), $node->optionalText('by'), $node->flag('reconsidered', false),
         );
     }
 
@@ -52,50 +62,80 @@ final readonly class InquiryReader
     {
         $observations = $couldNotLook = [];
         foreach ($node->child('observations')->items() as $item) {
-            $item->onlyKnows(['character', 'states', 'numbers', 'certainty', 'samples', 'where', 'position', 'unit', 'looked']);
+            $item->onlyKnows(['character', 'states', 'either', 'numbers', 'certainty', 'samples', 'where', 'position', 'unit', 'looked', 'answer', 'further', 'taken_back', 'at']);
             try {
-                if ($item->flag('looked', true)) {
-                    $observations[] = $this->observation($flora, $item);
-                } else {
+                $answer = $item->has('answer') ? $item->word('answer', ScoreAnswer::class) : ($item->flag('looked', true) ? ScoreAnswer::Seen : ScoreAnswer::CannotBeSeen);
+                if (ScoreAnswer::CannotBeSeen === $answer) {
                     $couldNotLook[] = $flora->character($item->text('character'))->id;
+                } else {
+                    $observations[] = $this->observation($flora, $item, $answer);
                 }
             } catch (UnknownEntry|\InvalidArgumentException $e) {
                 throw DocumentError::at($item->path, $e->getMessage());
             }
         }
-
-        return Examination::of($date, $stage, $node->word('examiner', ExaminerRole::class), $observations, $couldNotLook);
+        try {
+            return Examination::of($date, $stage, $node->word('examiner', ExaminerRole::class), $observations, $couldNotLook);
+        } catch (\InvalidArgumentException $e) {
+            throw DocumentError::at($node->path, $e->getMessage());
+        }
     }
 
     /**
      * @throws UnknownEntry
      * @throws \InvalidArgumentException
      */
-    private function observation(Flora $flora, Node $item): Observation
+    private function observation(Flora $flora, Node $item, ScoreAnswer $answer): Observation
     {
         $character = $flora->character($item->text('character'));
         $certainty = $item->has('certainty') ? $item->word('certainty', Certainty::class) : Certainty::Sure;
         $position = $item->has('position') ? $item->word('position', Position::class) : null;
         $where = $item->has('where') ? $item->word('where', Whereabouts::class) : Whereabouts::Tree;
+        $look = new Look($item->flag('further', false), $item->has('at') ? $this->moment($item->child('at')) : null, $item->flag('taken_back', false));
+        if ($item->has('numbers') && $item->has('states')) {
+            throw DocumentError::at($item->path, 'holds states and numbers; a character takes one or the other.');
+        }
+        if (ScoreAnswer::Seen !== $answer) {
+            if ($item->has('numbers') || $item->has('states')) {
+                throw DocumentError::at($item->path.'.answer', \sprintf('is "%s", and yet values are given.', $answer->value));
+            }
+
+            return ScoreAnswer::DoesNotApply === $answer
+                ? Observation::notApplicable($character, $certainty, $look)
+                : Observation::ofStates($character, [($character->absence() ?? throw new \InvalidArgumentException(\sprintf('"%s" has no state for "looked, and nothing there".', $character->id)))->id], $certainty, $this->samples($item), $where, $position, look: $look);
+        }
         if ($item->has('numbers')) {
             $unit = $item->has('unit') ? $item->text('unit') : null;
-            $numbers = array_map(static fn (Node $number): float => $character->inOwnUnit($number->asNumber(0, 10_000), $unit), $item->child('numbers')->items());
+            $numbers = array_map(static fn (Node $number): float => $character->inOwnUnit($number->asNumber(0, Observation::LARGEST_NUMBER), $unit), $item->child('numbers')->items());
 
-            return [] !== $numbers ? Observation::ofNumbers($character, $numbers, $certainty, $where, $position) : throw DocumentError::at($item->path.'.numbers', 'must hold at least one number.');
+            return [] !== $numbers ? Observation::ofNumbers($character, $numbers, $certainty, $where, $position, $look) : throw DocumentError::at($item->path.'.numbers', 'must hold at least one number.');
         }
         $states = $item->texts('states');
 
         return [] !== $states
-            ? Observation::ofStates($character, $states, $certainty, $item->has('samples') ? $item->integer('samples', 1, 200) : 1, $where, $position)
+            ? Observation::ofStates($character, $states, $certainty, $this->samples($item), $where, $position, $item->flag('either', false), $look)
             : throw DocumentError::at($item->path.'.states', 'must hold at least one state, or give numbers instead.');
     }
 
-    private function claim(Flora $flora, Node $node): Claim
+    private function samples(Node $item): int
     {
-        $node->onlyKnows(['taxon', 'part', 'conditions']);
+        return $item->has('samples') ? $item->integer('samples', 1, Observation::MOST_SAMPLES) : 1;
+    }
+
+    private function moment(Node $node): \DateTimeImmutable
+    {
+        $moment = \DateTimeImmutable::createFromFormat(\DateTimeInterface::RFC3339, $node->asText());
+
+        return false !== $moment ? $moment : throw DocumentError::at($node->path, \sprintf('"%s" is no moment; write it like 2027-06-14T10:30:00+02:00.', $node->asText()));
+    }
+
+    private function claim(Flora $flora, Node $node, \DateTimeImmutable $decidedOn): Claim
+    {
+        $node->onlyKnows(['taxon', 'part', 'conditions', 'confirmed_on']);
+        $on = $node->has('confirmed_on') ? $this->date($node, 'confirmed_on') : $decidedOn;
         $confirmed = [];
         foreach ($node->entries('conditions') as $id => $condition) {
-            $confirmed[$id] = $condition->asFlag();
+            $confirmed[$id] = new ConditionAnswer($condition->asFlag(), $on);
         }
         try {
             $taxon = $flora->taxon($node->text('taxon'));
@@ -115,6 +155,6 @@ final readonly class InquiryReader
         $text = $node->text($key);
         $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
 
-        return false !== $date && $date->format('Y-m-d') === $text ? $date : throw DocumentError::at($key, \sprintf('"%s" is no date; write it like 2027-06-14.', $text));
+        return false !== $date && $date->format('Y-m-d') === $text ? $date : throw DocumentError::at($node->child($key)->path, \sprintf('"%s" is no date; write it like 2027-06-14.', $text));
     }
 }

@@ -5,33 +5,37 @@ declare(strict_types=1);
 namespace Hylognosis\Clearance;
 
 use Hylognosis\Flora\Organ;
+use Hylognosis\Reason\Reason;
 
 /** Point 5. At least three organs were scored on the tree itself; the site is no organ, and litter does not count. */
 final readonly class Breadth implements Point
 {
     public const ORGANS = 3;
+    private const USUAL = [Organ::Twig, Organ::Leaf, Organ::Bud, Organ::Flower, Organ::Fruit, Organ::Bark];
 
     public function judge(Dossier $dossier): PointReport
     {
-        $organs = array_map(static fn (Organ $organ): string => $organ->label(), $dossier->examination()->organsOnTheTree());
-        $count = \count($organs);
+        $organs = $this->organs($dossier);
+        $missing = max(0, self::ORGANS - \count($organs));
+        $others = array_diff(array_map(static fn (Organ $organ): string => $organ->value, self::USUAL), array_keys($organs));
 
         return new PointReport(
-            'breadth', 'Breadth', $count >= self::ORGANS ? PointStatus::Met : PointStatus::Open,
-            0 === $count ? 'No organ has been scored on the tree yet.' : \sprintf('Scored on the tree: %s.', implode(', ', $organs)),
-            $count >= self::ORGANS ? '' : \sprintf('Score %d more on the tree itself, such as %s.', self::ORGANS - $count, implode(', ', \array_slice($this->others($organs), 0, 3))),
+            'breadth', 0 === $missing ? PointStatus::Met : PointStatus::Open,
+            new Reason([] === $organs ? 'no-organ' : 'organs-scored', ['organs' => array_keys($organs)]),
+            0 === $missing ? null : new Reason('score-more-organs', ['missing' => $missing, 'organs' => array_values(\array_slice($others, 0, 3))]),
         );
     }
 
-    /**
-     * @param array<string, string> $scored
-     *
-     * @return list<string>
-     */
-    private function others(array $scored): array
+    /** @return array<string, Organ> seen on the tree itself, at a time when they can be seen, by value */
+    private function organs(Dossier $dossier): array
     {
-        $usual = [Organ::Twig, Organ::Leaf, Organ::Bud, Organ::Flower, Organ::Fruit, Organ::Bark];
+        $organs = [];
+        foreach ($dossier->examination()->findings as $finding) {
+            if ($finding->character->organ->isOnTheTree() && $finding->isOnTheTree() && $dossier->canBeSeen($finding->character)) {
+                $organs[$finding->character->organ->value] = $finding->character->organ;
+            }
+        }
 
-        return array_values(array_diff(array_map(static fn (Organ $organ): string => $organ->label(), $usual), $scored));
+        return $organs;
     }
 }

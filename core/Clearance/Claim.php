@@ -12,7 +12,7 @@ use Hylognosis\Flora\Taxon;
 final readonly class Claim
 {
     /**
-     * @param array<string, bool> $confirmed condition id → what was found with the part in view; missing: not looked
+     * @param array<string, ConditionAnswer> $confirmed by condition; missing: not looked
      */
     public function __construct(public Taxon $taxon, public Part $part, public array $confirmed)
     {
@@ -24,19 +24,18 @@ final readonly class Claim
      */
     public function allows(Flora $flora, Taxon $taxon): bool
     {
-        return $taxon->id === $this->taxon->id
-            || \in_array($this->taxon->id, $taxon->parents, true)
-            || ('' !== $this->part->group && \in_array($taxon->id, $flora->groups[$this->part->group]->members, true));
+        return $this->isMetBy($flora, $taxon->id) || \in_array($this->taxon->id, $taxon->parents, true);
     }
 
     /** Whether this leader is what the claim asks for: the claimed taxon, or one of the group whose name is enough for the part. */
     public function isMetBy(Flora $flora, string $leader): bool
     {
-        return $leader === $this->taxon->id || ('' !== $this->part->group && \in_array($leader, $flora->groups[$this->part->group]->members, true));
+        return \in_array($leader, $this->kinds($flora), true);
     }
 
-    public function words(): string
+    /** @return non-empty-list<string> the taxa from any of which the part may be taken */
+    public function kinds(Flora $flora): array
     {
-        return $this->taxon->commonName().', '.$this->part->label;
+        return array_values(array_unique([$this->taxon->id, ...'' === $this->part->group ? [] : $flora->groups[$this->part->group]->members]));
     }
 }

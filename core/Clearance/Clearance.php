@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace Hylognosis\Clearance;
 
+use Hylognosis\Reason\Reason;
+
 /** The decision: an answer with the nine points behind it. */
 final readonly class Clearance
 {
     /**
-     * @param string                  $because the nearest reason, one sentence
+     * @param Reason                  $because the nearest reason
      * @param list<PointReport>       $points  all nine, in their order
      * @param \DateTimeImmutable|null $until   last day it holds; set only where it is cleared
      */
-    public function __construct(public Answer $answer, public string $because, public array $points, public ?\DateTimeImmutable $until)
+    public function __construct(public Answer $answer, public Reason $because, public array $points, public ?\DateTimeImmutable $until)
     {
     }
 
@@ -24,13 +26,20 @@ final readonly class Clearance
     /**
      * The first point that is not met, broken ones before open ones; none where all are met. What the people lack
      * comes last: a learner still wants to know what to look at next.
+     *
+     * @param list<PointReport> $points
      */
-    public function nearest(): ?PointReport
+    public static function nearestOf(array $points): ?PointReport
     {
-        $notMet = array_values(array_filter($this->points, static fn (PointReport $point): bool => !$point->isMet()));
+        $notMet = array_values(array_filter($points, static fn (PointReport $point): bool => !$point->isMet()));
         usort($notMet, static fn (PointReport $a, PointReport $b): int => self::distance($a) <=> self::distance($b));
 
         return $notMet[0] ?? null;
+    }
+
+    public function nearest(): ?PointReport
+    {
+        return self::nearestOf($this->points);
     }
 
     private static function distance(PointReport $point): int

@@ -4,27 +4,30 @@ declare(strict_types=1);
 
 namespace Hylognosis\Clearance;
 
+use Hylognosis\Reason\Reason;
+
 /** Point 9. The examination is of this specimen, and no older than the part allows. */
 final readonly class Freshness implements Point
 {
     public function judge(Dossier $dossier): PointReport
     {
         $allowed = $dossier->claim->part->freshnessDays;
-        $age = self::ageInDays($dossier);
-        [$status, $because, $change] = match (true) {
-            !$dossier->sameSpecimen => [PointStatus::Broken, 'The examination was made on another tree.', 'Examine the tree the part is to be taken from.'],
-            $age < 0 => [PointStatus::Broken, 'The examination is dated after the decision.', 'Correct the date.'],
-            $age > $allowed => [PointStatus::Broken, \sprintf('The examination is %d days old; for this part it holds %d.', $age, $allowed), 'Examine the tree again.'],
-            default => [PointStatus::Met, 0 === $age ? 'Examined the same day.' : \sprintf('Examined %d days before; for this part it holds %d.', $age, $allowed), ''],
+        $age = self::days($dossier->examination()->date, $dossier->decidedOn);
+        [$status, $code, $change] = match (true) {
+            !$dossier->sameSpecimen => [PointStatus::Broken, 'another-tree', 'examine-this-tree'],
+            $age < 0 => [PointStatus::Broken, 'dated-after', 'correct-the-date'],
+            $age > $allowed => [PointStatus::Broken, 'too-old', 'examine-again'],
+            default => [PointStatus::Met, 0 === $age ? 'same-day' : 'fresh', null],
         };
 
-        return new PointReport('freshness', 'Freshness', $status, $because, $change);
+        return new PointReport('freshness', $status, new Reason($code, ['age' => $age, 'allowed' => $allowed]), null === $change ? null : new Reason($change));
     }
 
-    private static function ageInDays(Dossier $dossier): int
+    /** Whole days from one date to another, negative backward, whatever the hours. */
+    public static function days(\DateTimeImmutable $from, \DateTimeImmutable $to): int
     {
-        $days = static fn (\DateTimeImmutable $date): int => intdiv((int) strtotime($date->format('Y-m-d').' 12:00:00 UTC'), 86400);
+        $day = static fn (\DateTimeImmutable $date): int => intdiv((int) strtotime($date->format('Y-m-d').' 12:00:00 UTC'), 86400);
 
-        return $days($dossier->decidedOn) - $days($dossier->examination()->date);
+        return $day($to) - $day($from);
     }
 }

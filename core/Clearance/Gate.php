@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hylognosis\Clearance;
 
 use Hylognosis\Measure\DayOfYear;
+use Hylognosis\Reason\Reason;
 
 /**
  * Closed until proven. All nine points must hold; there is no override. The gate is barred where the taxon or
@@ -15,6 +16,8 @@ final readonly class Gate
     /** After two or three looks most trees fit alike: until breadth is reached, a danger has to lead by this factor to bar. */
     private const EARLY_LEAD = 3.0;
     private const EARLY_SCORES = 2;
+    /** Less than a twentieth more probable is as good as equal, in words. */
+    private const BETTER = 1.05;
 
     /** @return list<Point> the nine points, in their order */
     private static function points(): array
@@ -35,16 +38,14 @@ final readonly class Gate
     public function decide(Dossier $dossier): Clearance
     {
         $reports = array_map(static fn (Point $point): PointReport => $point->judge($dossier), self::points());
+        $nearest = Clearance::nearestOf($reports);
         $bar = $this->bar($dossier);
-        if (null !== $bar) {
-            return new Clearance(Answer::Barred, $bar, $reports, null);
-        }
-        $clearance = new Clearance(Answer::Withheld, '', $reports, null);
-        $nearest = $clearance->nearest();
 
-        return null === $nearest
-            ? new Clearance(Answer::Cleared, 'The required list is met, and the dangerous look-alikes known to this flora are excluded.', $reports, $this->until($dossier))
-            : new Clearance(Answer::Withheld, $nearest->because, $reports, null);
+        return match (true) {
+            null !== $bar => new Clearance(Answer::Barred, $bar, $reports, null),
+            null !== $nearest => new Clearance(Answer::Withheld, $nearest->because, $reports, null),
+            default => new Clearance(Answer::Cleared, new Reason('cleared'), $reports, $this->until($dossier)),
+        };
     }
 
     /**
@@ -66,10 +67,10 @@ final readonly class Gate
     }
 
     /** Why the gate is barred; null where it is not. */
-    private function bar(Dossier $dossier): ?string
+    private function bar(Dossier $dossier): ?Reason
     {
         if ('' !== $dossier->claim->part->harmful) {
-            return $dossier->claim->part->harmful;
+            return PartAndCondition::harmful($dossier->claim);
         }
         $own = $dossier->posteriorOfClaim();
         $scored = \count($dossier->examination()->findings);
@@ -77,13 +78,7 @@ final readonly class Gate
         foreach ($dossier->openDangers() as $danger) {
             $other = $dossier->identification->posteriorOf($danger->taxon->id);
             if (($broad && $other >= $own) || ($scored >= self::EARLY_SCORES && $other >= self::EARLY_LEAD * $own)) {
-                return \sprintf(
-                    '%s fits what was seen %s %s. It is %s.',
-                    ucfirst($danger->taxon->commonName()),
-                    $other > 1.05 * $own ? 'better than' : 'as well as',
-                    $dossier->claim->taxon->commonName(),
-                    $danger->severity->value,
-                );
+                return new Reason($other > self::BETTER * $own ? 'danger-fits-better' : 'danger-fits-as-well', ['taxon' => $danger->taxon->id, 'claimed' => $dossier->claim->taxon->id, 'severity' => $danger->severity->value]);
             }
         }
 
@@ -94,8 +89,8 @@ final readonly class Gate
     {
         $days = '+'.$dossier->claim->part->freshnessDays.' days';
         $ends = [$dossier->examination()->date->modify($days)];
-        if (null !== $dossier->second) {
-            $ends[] = $dossier->second->identification->examination->date->modify($days);
+        foreach ($dossier->seconds as $second) {
+            $ends[] = $second->identification->examination->date->modify($days);
         }
         if (null !== $dossier->terms->validUntil) {
             $ends[] = $dossier->terms->validUntil;

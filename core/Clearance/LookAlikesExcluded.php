@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Hylognosis\Clearance;
 
+use Hylognosis\Flora\StatedNever;
 use Hylognosis\Identification\Contrast;
 use Hylognosis\Identification\Danger;
 use Hylognosis\Measure\DayOfYear;
+use Hylognosis\Reason\Reason;
 
 /**
- * Point 3. Every dangerous taxon of the flora, listed as a look-alike or not, is excluded: something was seen
- * for sure, on the tree, that it never shows, in at least two organs.
+ * Point 3. Every dangerous taxon of the flora, listed as a look-alike or not, is excluded: something was seen for sure, on the
+ * tree, that it is stated never to show, in at least two organs.
  */
 final readonly class LookAlikesExcluded implements Point
 {
@@ -19,17 +21,31 @@ final readonly class LookAlikesExcluded implements Point
     public function judge(Dossier $dossier): PointReport
     {
         $open = $dossier->openDangers();
-        $items = array_map(fn (Danger $danger): PointItem => $this->item($dossier, $danger), $dossier->dangers);
-        if ([] === $open) {
-            return new PointReport('look-alikes-excluded', 'Look-alikes excluded', PointStatus::Met, \sprintf('All %d dangerous kinds of this flora are excluded.', \count($items)), '', $items);
+        $items = array_map($this->item(...), $dossier->dangers);
+
+        return [] === $open
+            ? new PointReport('look-alikes-excluded', PointStatus::Met, new Reason('all-excluded', ['all' => \count($items)] + $this->leansOn($dossier)), null, $items)
+            : new PointReport(
+                'look-alikes-excluded', PointStatus::Open,
+                new Reason('could-still-be', ['taxa' => array_map(static fn (Danger $danger): string => $danger->taxon->id, $open)]),
+                new Reason('see-what-it-never-shows'), $items, $this->firstDay($dossier, $open),
+            );
+    }
+
+    /** @return array{lines: int, unread: int} on how many stated nevers the exclusions lean, and how many of those nobody has read but their author */
+    private function leansOn(Dossier $dossier): array
+    {
+        $lines = $unread = [];
+        foreach ($dossier->dangers as $danger) {
+            foreach (array_merge(...array_values($danger->contradictions)) as $line) {
+                $lines[$danger->taxon->id.'/'.$line->id] = true;
+                if (0 === $line->agreements()) {
+                    $unread[$danger->taxon->id.'/'.$line->id] = true;
+                }
+            }
         }
 
-        return new PointReport(
-            'look-alikes-excluded', 'Look-alikes excluded', PointStatus::Open,
-            \sprintf('It could still be: %s.', implode(', ', array_map(static fn (Danger $danger): string => $danger->taxon->commonName(), $open))),
-            'For each, see something it never shows, in two organs.',
-            $items, $this->firstDay($dossier, $open),
-        );
+        return ['lines' => \count($lines), 'unread' => \count($unread)];
     }
 
     /**
@@ -40,7 +56,7 @@ final readonly class LookAlikesExcluded implements Point
      */
     private function firstDay(Dossier $dossier, array $open): ?DayOfYear
     {
-        $today = DayOfYear::on($dossier->examination()->date);
+        $today = $dossier->examinedOn();
         $compiled = $dossier->identification->compiled;
         $contrast = Contrast::of($compiled, $dossier->claim->taxon->id);
         $waits = $dossier->phenology->waits($dossier->claim->taxon, $today);
@@ -49,7 +65,8 @@ final readonly class LookAlikesExcluded implements Point
             $number = $compiled->numbers[$danger->taxon->id];
             $steps = $danger->steps();
             $soonest = null;
-            foreach ($compiled->characters as $id => $character) {
+            foreach ($compiled->nevers[$number] as $id => $_) {
+                $character = $compiled->characters[$id];
                 if (0.0 === $steps[$character->character->organ->value] || $contrast->against($id, $number) <= self::MOSTLY) {
                     continue;
                 }
@@ -67,14 +84,19 @@ final readonly class LookAlikesExcluded implements Point
         return 0 === $longest ? null : $today->plus($longest);
     }
 
-    private function item(Dossier $dossier, Danger $danger): PointItem
+    private function item(Danger $danger): PointItem
     {
-        $labels = array_map(static fn (string $id): string => $dossier->flora()->character($id)->label, $danger->contradictions);
+        $lines = array_merge(...array_values($danger->contradictions));
 
-        return new PointItem($danger->taxon->id, $danger->taxon->commonName(), $danger->isExcluded() ? PointStatus::Met : PointStatus::Open, match (true) {
-            $danger->isExcluded() => 'Excluded by '.implode(', ', $labels).'.',
-            [] === $labels => 'Nothing seen yet speaks against it.',
-            default => 'One more organ is needed; so far: '.implode(', ', $labels).'.',
-        });
+        return new PointItem(Subject::Taxon, $danger->taxon->id, $danger->isExcluded() ? PointStatus::Met : PointStatus::Open, new Reason(match (true) {
+            $danger->isExcluded() => 'excluded-by',
+            [] === $danger->contradictions => 'nothing-against-it',
+            default => 'one-more-organ',
+        }, [
+            'taxon' => $danger->taxon->id,
+            'characters' => array_keys($danger->contradictions),
+            'lines' => array_values(array_unique(array_map(static fn (StatedNever $line): string => $line->id, $lines))),
+            'read' => [] === $lines ? 0 : min(array_map(static fn (StatedNever $line): int => $line->agreements(), $lines)),
+        ]));
     }
 }

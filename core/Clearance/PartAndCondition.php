@@ -6,11 +6,11 @@ namespace Hylognosis\Clearance;
 
 use Hylognosis\Flora\Condition;
 use Hylognosis\Measure\DayOfYear;
-use Hylognosis\Measure\Window;
+use Hylognosis\Reason\Reason;
 
 /**
- * Point 6. The part is within its window at this place; its ripeness has been confirmed with the part in view, and
- * each harmful condition has been ruled out, one by one.
+ * Point 6. The part is within its window at this place; its ripeness has been confirmed with the part in view, within that window
+ * and not too long ago; and each harmful condition has been ruled out so, one by one.
  */
 final readonly class PartAndCondition implements Point
 {
@@ -18,22 +18,27 @@ final readonly class PartAndCondition implements Point
     {
         $part = $dossier->claim->part;
         if ('' !== $part->harmful) {
-            return new PointReport('part-and-condition', 'Part and condition', PointStatus::Broken, $part->harmful, 'Nothing: this part is not taken.');
+            return new PointReport('part-and-condition', PointStatus::Broken, self::harmful($dossier->claim), new Reason('never-taken'));
         }
         $items = [$this->window($dossier), ...array_map(fn (Condition $condition): PointItem => $this->condition($dossier, $condition), $part->conditions)];
         $status = PointReport::worst($items);
         $notMet = array_values(array_filter($items, static fn (PointItem $item): bool => PointStatus::Met !== $item->status));
 
         return new PointReport(
-            'part-and-condition', 'Part and condition', $status,
-            [] === $notMet ? 'In its window, and its condition is confirmed.' : $notMet[0]->label.' '.$notMet[0]->detail,
+            'part-and-condition', $status, [] === $notMet ? new Reason('in-window-and-confirmed') : $notMet[0]->detail,
             match ($status) {
-                PointStatus::Met => '',
-                PointStatus::Open => 'Answer the open questions with the part in view.',
-                PointStatus::Broken => 'Leave it now; come back when it holds.',
+                PointStatus::Met => null,
+                PointStatus::Open => new Reason('answer-with-the-part-in-view'),
+                PointStatus::Broken => new Reason('leave-it-now'),
             },
             $items, PointStatus::Broken === $items[0]->status ? $dossier->phenology->window($part)?->from : null,
         );
+    }
+
+    /** Why nobody may take a part that is itself harmful. */
+    public static function harmful(Claim $claim): Reason
+    {
+        return new Reason('harmful-part', ['taxon' => $claim->taxon->id, 'part' => $claim->part->id]);
     }
 
     private function window(Dossier $dossier): PointItem
@@ -41,17 +46,33 @@ final readonly class PartAndCondition implements Point
         $window = $dossier->phenology->window($dossier->claim->part);
         $inside = true === $window?->contains(DayOfYear::on($dossier->decidedOn));
 
-        return new PointItem('window', 'Window at this place:', $inside ? PointStatus::Met : PointStatus::Broken, (string) $window?->words().($inside ? '.' : ' – not now.'));
+        return new PointItem(Subject::Window, 'window', $inside ? PointStatus::Met : PointStatus::Broken, new Reason(
+            null === $window ? 'no-window-here' : ($inside ? 'in-window' : 'not-in-window'),
+            null === $window ? [] : ['from' => (string) $window->from, 'to' => (string) $window->to, 'all-year' => 365 === $window->days()],
+        ));
     }
 
     private function condition(Dossier $dossier, Condition $condition): PointItem
     {
-        $found = $dossier->claim->confirmed[$condition->id] ?? null;
-
-        return match (true) {
-            null === $found => new PointItem($condition->id, $condition->question, PointStatus::Open, 'Not answered yet.'),
-            $found === $condition->wanted => new PointItem($condition->id, $condition->question, PointStatus::Met, $found ? 'Yes.' : 'No, ruled out.'),
-            default => new PointItem($condition->id, $condition->question, PointStatus::Broken, ($found ? 'Yes. ' : 'No. ').$condition->note),
+        $answer = $dossier->claim->confirmed[$condition->id] ?? null;
+        [$status, $code] = match (true) {
+            null === $answer => [PointStatus::Open, 'not-answered'],
+            $answer->found !== $condition->wanted => [PointStatus::Broken, 'condition-fails'],
+            !$this->stillHolds($dossier, $answer) => [PointStatus::Open, 'answered-too-early'],
+            default => [PointStatus::Met, 'condition-holds'],
         };
+
+        return new PointItem(Subject::Condition, $condition->id, $status, new Reason($code, [
+            'condition' => $condition->id, 'taxon' => $dossier->claim->taxon->id, 'part' => $dossier->claim->part->id, 'found' => $answer->found ?? null,
+        ]));
+    }
+
+    /** What was answered before the window opened, or longer ago than an examination holds, says nothing of the part today. */
+    private function stillHolds(Dossier $dossier, ConditionAnswer $answer): bool
+    {
+        $age = Freshness::days($answer->on, $dossier->decidedOn);
+
+        return $age >= 0 && $age <= $dossier->claim->part->freshnessDays
+            && true === $dossier->phenology->window($dossier->claim->part)?->contains(DayOfYear::on($answer->on));
     }
 }

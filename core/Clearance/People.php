@@ -5,60 +5,100 @@ declare(strict_types=1);
 namespace Hylognosis\Clearance;
 
 use Hylognosis\Flora\Severity;
-use Hylognosis\Identification\Danger;
+use Hylognosis\Identification\Conclusion;
 use Hylognosis\Identification\Identification;
+use Hylognosis\Identification\RequiredList;
+use Hylognosis\Reason\Reason;
 
 /**
- * Point 8. The examiner may decide: a learner's examination never clears. Where a listed or still compatible
- * look-alike is deadly, a second examiner, who has not seen the first one's scores, reaches the same taxon and meets
- * the first three points alone.
+ * Point 8. The examiner may decide: a learner's examination never clears. Where taking the wrong tree could kill, a second
+ * examiner, who knew neither the scores nor the hope, reaches the same taxon and meets the first three points alone. Whoever
+ * comes to another conclusion is heard, needed or not, until that is settled on record.
  */
 final readonly class People implements Point
 {
+    /** So many misreadings of required features, and a deadly kind would pass: near enough to call a second person. */
+    private const WITHIN = 3;
+
     public function judge(Dossier $dossier): PointReport
     {
         if (!$dossier->examination()->examiner->mayDecide()) {
-            return $this->report(PointStatus::Broken, 'A learner’s examination never clears.', 'Ask an instructor to examine the tree.');
+            return $this->report(PointStatus::Broken, 'learner-never-clears', 'ask-an-instructor');
+        }
+        $seconds = array_values(array_filter($dossier->seconds, static fn (SecondLook $second): bool => !$second->reconsidered));
+        foreach ($seconds as $second) {
+            if ($this->dissents($dossier->seenBySecond($second))) {
+                return $this->report(PointStatus::Broken, 'second-dissents', 'settle-the-dissent');
+            }
         }
         if (!$this->needsSecond($dossier)) {
-            return $this->report(PointStatus::Met, 'The examiner may decide; no deadly look-alike calls for a second one.', '');
+            return $this->report(PointStatus::Met, 'one-is-enough');
         }
-        $second = $dossier->second;
-        if (null === $second) {
-            return $this->report(PointStatus::Open, 'A deadly look-alike: a second examiner is needed, who has not seen these scores.', 'Sign, and ask another instructor to examine the tree blind.');
+        $nearest = null;
+        foreach ($seconds as $second) {
+            $lack = $this->lacking($dossier, $second);
+            if (null === $lack) {
+                return $this->report(PointStatus::Met, 'second-agrees');
+            }
+            $nearest ??= $lack;
         }
-        $own = $dossier->seenBySecond($second);
 
-        return match (true) {
-            !$second->blind => $this->report(PointStatus::Open, 'The second examiner had seen the first scores.', 'Ask somebody who has not.'),
-            !$own->examination()->examiner->mayDecide() => $this->report(PointStatus::Open, 'The second examiner may not decide.', 'Ask another instructor.'),
-            !$this->isFresh($own) => $this->report(PointStatus::Open, 'The second examination is too old.', 'Have it made again.'),
-            !$dossier->claim->isMetBy($dossier->flora(), $own->identification->leader()->taxon) || $own->posteriorOfClaim() < Identification::LEAD => $this->report(PointStatus::Broken, 'The second examiner does not reach the same taxon.', 'Look at the tree together, and start again if it stays so.'),
-            !(new RequiredFeatures())->judge($own)->isMet() => $this->report(PointStatus::Open, 'The second examiner has not met every required feature.', 'The second examination has to be finished.'),
-            !(new NoContradiction())->judge($own)->isMet() => $this->report(PointStatus::Broken, 'The second examiner saw something this taxon never shows.', 'Look at it together.'),
-            !(new LookAlikesExcluded())->judge($own)->isMet() => $this->report(PointStatus::Open, 'The second examiner has not excluded every danger.', 'The second examination has to be finished.'),
-            default => $this->report(PointStatus::Met, 'A second examiner reached the same taxon, blind.', ''),
-        };
+        return $this->report(PointStatus::Open, $nearest[0] ?? 'second-needed', $nearest[1] ?? 'sign-and-ask');
     }
 
+    /** Whether a deadly kind is listed as a look-alike, is still compatible, or is kept out by three required features or fewer. */
     public function needsSecond(Dossier $dossier): bool
     {
         foreach ($dossier->claim->part->lookAlikes as $lookAlike) {
-            if (Severity::Deadly === $lookAlike->severity) {
+            if (Severity::Deadly === Severity::worse($lookAlike->severity, $dossier->flora()->taxon($lookAlike->taxon)->severity())) {
+                return true;
+            }
+        }
+        $list = new RequiredList($dossier->identification->compiled, $dossier->claim->part);
+        foreach ($dossier->dangers as $danger) {
+            if (Severity::Deadly === $danger->severity && (!$danger->isExcluded() || \count($list->keepingOut($danger->taxon)) <= self::WITHIN)) {
                 return true;
             }
         }
 
-        return [] !== array_filter($dossier->openDangers(), static fn (Danger $danger): bool => Severity::Deadly === $danger->severity);
+        return false;
     }
 
-    private function isFresh(Dossier $second): bool
+    /** Whether the second examiner came to another conclusion; an unfinished examination has come to none. */
+    private function dissents(Dossier $own): bool
     {
-        return (new Freshness())->judge($second)->isMet();
+        $identification = $own->identification;
+        $another = !$this->reaches($own) && \in_array($identification->conclusion(), [Conclusion::Named, Conclusion::Between, Conclusion::NoneOfThese], true);
+
+        return $another || PointStatus::Broken === (new NoContradiction())->judge($own)->status;
     }
 
-    private function report(PointStatus $status, string $because, string $change): PointReport
+    /** @return array{string, string}|null what keeps this second look from counting, and what would change it */
+    private function lacking(Dossier $dossier, SecondLook $second): ?array
     {
-        return new PointReport('people', 'People', $status, $because, $change);
+        $own = $dossier->seenBySecond($second);
+
+        return match (true) {
+            !$second->blind => ['second-not-blind', 'ask-somebody-who-has-not-seen'],
+            $second->isACopyOf($dossier->examination()) => ['second-is-a-copy', 'ask-somebody-who-has-not-seen'],
+            '' !== $second->person && $second->person === $dossier->person => ['second-is-the-same-person', 'ask-another-instructor'],
+            !$own->examination()->examiner->mayDecide() => ['second-may-not-decide', 'ask-another-instructor'],
+            !(new Freshness())->judge($own)->isMet() => ['second-too-old', 'have-it-made-again'],
+            !$this->reaches($own) => ['second-has-not-reached-it', 'finish-the-second'],
+            !(new RequiredFeatures())->judge($own)->isMet() => ['second-lacks-features', 'finish-the-second'],
+            !(new NoContradiction())->judge($own)->isMet() => ['second-scores-disagree', 'finish-the-second'],
+            !(new LookAlikesExcluded())->judge($own)->isMet() => ['second-leaves-dangers', 'finish-the-second'],
+            default => null,
+        };
+    }
+
+    private function reaches(Dossier $own): bool
+    {
+        return $own->claim->isMetBy($own->flora(), $own->identification->leader()->taxon) && $own->posteriorOfClaim() >= Identification::LEAD;
+    }
+
+    private function report(PointStatus $status, string $because, ?string $change = null): PointReport
+    {
+        return new PointReport('people', $status, new Reason($because), null === $change ? null : new Reason($change));
     }
 }

@@ -8,18 +8,16 @@ namespace Hylognosis\Clearance;
 final readonly class PlaceTerms
 {
     /**
-     * @param bool|null               $permission     granted, refused, or not recorded (null)
-     * @param \DateTimeImmutable|null $validUntil     last day of the permission; none if it has no end
-     * @param list<string>            $protectedTaxa  protected at this place, by taxon id
-     * @param int|null                $takingsAllowed takings of this part per year; none if not limited
-     * @param int                     $takingsUsed    takings of this part this year
+     * @param bool|null               $permission    granted, refused, or not recorded (null)
+     * @param \DateTimeImmutable|null $validUntil    last day of the permission; none if it has no end
+     * @param list<string>            $protectedTaxa protected at this place, by taxon id
+     * @param array<string, Quota>    $quotas        of the claimed part, by taxon; none where it is not limited
      */
     public function __construct(
         public ?bool $permission,
         public ?\DateTimeImmutable $validUntil = null,
         public array $protectedTaxa = [],
-        public ?int $takingsAllowed = null,
-        public int $takingsUsed = 0,
+        public array $quotas = [],
     ) {
     }
 }

@@ -5,23 +5,22 @@ declare(strict_types=1);
 namespace Hylognosis\Clearance;
 
 use Hylognosis\Measure\DayOfYear;
+use Hylognosis\Reason\Reason;
 
 /** How one point stands, why, and what would change it. */
 final readonly class PointReport
 {
     /**
-     * @param string          $point   id of the point, e.g. `required-features`
-     * @param string          $because the reason, one sentence
-     * @param string          $change  what would change it; empty where it is met
+     * @param string          $point  id of the point, e.g. `required-features`
+     * @param Reason|null     $change what would change it; none where it is met
      * @param list<PointItem> $items
-     * @param DayOfYear|null  $when    the first day on which it can be changed at this place; null: today, or it is not a matter of season
+     * @param DayOfYear|null  $when   the first day on which it can be changed at this place; null: today, or it is not a matter of season
      */
     public function __construct(
         public string $point,
-        public string $title,
         public PointStatus $status,
-        public string $because,
-        public string $change = '',
+        public Reason $because,
+        public ?Reason $change = null,
         public array $items = [],
         public ?DayOfYear $when = null,
     ) {

@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace Hylognosis\Clearance;
 
 use Hylognosis\Examination\Finding;
+use Hylognosis\Examination\Observation;
+use Hylognosis\Examination\Reading;
 use Hylognosis\Flora\Character;
 use Hylognosis\Flora\RequiredFeature;
 use Hylognosis\Measure\DayOfYear;
+use Hylognosis\Reason\Reason;
 
 /**
- * Point 1. Every feature the flora requires for this taxon and part was scored sure, on the tree, with an
- * accepted value, and nothing but what may stand beside it, on at least its number of samples.
+ * Point 1. Every feature the flora requires for this taxon and part was scored sure, on the tree, at a time when it can be seen,
+ * with an accepted value, and nothing but what may stand beside it, on at least its number of samples in one look.
  */
 final readonly class RequiredFeatures implements Point
 {
@@ -21,24 +24,11 @@ final readonly class RequiredFeatures implements Point
         $met = \count(array_filter($items, static fn (PointItem $item): bool => PointStatus::Met === $item->status));
         $status = PointReport::worst($items);
 
-        return new PointReport('required-features', 'Required features', $status, \sprintf('%d of %d required features are met.', $met, \count($items)), match ($status) {
-            PointStatus::Met => '',
-            PointStatus::Open => 'Score the open ones, sure, on the tree.',
-            PointStatus::Broken => 'A required feature was seen to be otherwise. Look again at it; if it stays so, this is not the tree.',
+        return new PointReport('required-features', $status, new Reason('features-met', ['met' => $met, 'all' => \count($items)]), match ($status) {
+            PointStatus::Met => null,
+            PointStatus::Open => new Reason('score-the-open-ones'),
+            PointStatus::Broken => new Reason('a-feature-is-otherwise'),
         }, $items, $this->firstDay($dossier));
-    }
-
-    /** The day by which every open feature will have been in sight once; null where all are in sight today. */
-    private function firstDay(Dossier $dossier): ?DayOfYear
-    {
-        $today = DayOfYear::on($dossier->examination()->date);
-        $wait = 0;
-        foreach ($this->open($dossier) as $feature) {
-            $next = $dossier->phenology->nextShowing($dossier->claim->taxon, $dossier->flora()->character($feature->character), $today);
-            $wait = max($wait, null === $next ? 0 : $today->until($next));
-        }
-
-        return 0 === $wait ? null : $today->plus($wait);
     }
 
     /** @return list<RequiredFeature> */
@@ -50,38 +40,74 @@ final readonly class RequiredFeatures implements Point
         ));
     }
 
-    private function item(Dossier $dossier, RequiredFeature $feature): PointItem
+    /** The day by which every open feature will have been in sight once; null where all are in sight today. */
+    private function firstDay(Dossier $dossier): ?DayOfYear
     {
-        $character = $dossier->flora()->character($feature->character);
-        $finding = $dossier->examination()->finding($feature->character);
-        $wanted = $this->wanted($character, $feature);
-        if (null === $finding || [] === $finding->values()) {
-            return new PointItem($character->id, $character->label, PointStatus::Open, $wanted.$this->whenToSee($dossier, $character));
-        }
-        if ($finding->disagrees) {
-            return new PointItem($character->id, $character->label, PointStatus::Open, 'Two scores disagree; a further look settles it.');
-        }
-        if ([] !== $finding->decidingValues() && !$feature->isMetBy($finding->decidingValues())) {
-            return $this->unripe($dossier, $finding)
-                ? new PointItem($character->id, $character->label, PointStatus::Open, $wanted.' Seen otherwise: it may not be ripe yet.')
-                : new PointItem($character->id, $character->label, PointStatus::Broken, $wanted.' Seen otherwise.');
+        $wait = 0;
+        foreach ($this->open($dossier) as $feature) {
+            $next = $this->nextShowing($dossier, $dossier->flora()->character($feature->character));
+            $wait = max($wait, null === $next ? 0 : $dossier->examinedOn()->until($next));
         }
 
+        return 0 === $wait ? null : $dossier->examinedOn()->plus($wait);
+    }
+
+    private function item(Dossier $dossier, RequiredFeature $feature): PointItem
+    {
+        $id = $feature->character;
+        $finding = $dossier->examination()->finding($id);
+        $wanted = ['states' => $feature->states, 'range' => null === $feature->range ? null : (string) $feature->range, 'needed' => $feature->samples, 'beside' => $feature->beside];
+        if (null === $finding) {
+            $next = $this->nextShowing($dossier, $dossier->flora()->character($id));
+
+            return PointItem::ofCharacter($id, PointStatus::Open, 'not-scored', $wanted + ['from' => match (true) {
+                null === $next => '',
+                $next->number === $dossier->examinedOn()->number => null,
+                default => (string) $next,
+            }]);
+        }
+        if ($finding->disagrees) {
+            return PointItem::ofCharacter($id, PointStatus::Open, 'disagree');
+        }
+        if ($finding->isNotApplicable()) {
+            return PointItem::ofCharacter($id, PointStatus::Broken, 'does-not-apply', $wanted);
+        }
+        if (!$dossier->canBeSeen($finding->character)) {
+            return PointItem::ofCharacter($id, PointStatus::Open, 'out-of-season', $wanted);
+        }
+        $deciding = array_map(static fn (Reading $reading): array => $reading->oneOf, $finding->decidingReadings());
+        if ([] !== $deciding && !$feature->isMetBy($deciding)) {
+            return $this->unripe($dossier, $finding)
+                ? PointItem::ofCharacter($id, PointStatus::Open, 'unripe', $wanted)
+                : PointItem::ofCharacter($id, $this->isOnlyBeside($feature, $finding) ? PointStatus::Open : PointStatus::Broken, 'seen-otherwise', $wanted + ['values' => $finding->values()]);
+        }
+        $samples = $this->samples($feature, $finding);
+
         return match (true) {
-            $finding->decidingSamples() >= $feature->samples => new PointItem($character->id, $character->label, PointStatus::Met, $this->seen($character, $finding)),
-            $finding->decidingSamples() > 0 => new PointItem($character->id, $character->label, PointStatus::Open, \sprintf('Seen on %d; at least %d are needed.', $finding->decidingSamples(), $feature->samples)),
-            $finding->isLitter() => new PointItem($character->id, $character->label, PointStatus::Open, 'Seen on the ground only; it has to be seen on the tree.'),
-            default => new PointItem($character->id, $character->label, PointStatus::Open, 'Scored, but not sure. Look again.'),
+            $samples >= $feature->samples => PointItem::ofCharacter($id, PointStatus::Met, 'feature-met', ['values' => $finding->values(), 'samples' => $samples]),
+            $samples > 0 => PointItem::ofCharacter($id, PointStatus::Open, 'too-few', ['samples' => $samples] + $wanted),
+            $finding->isLitter() => PointItem::ofCharacter($id, PointStatus::Open, 'litter-only'),
+            default => PointItem::ofCharacter($id, PointStatus::Open, 'not-sure'),
         };
     }
 
-    /** Whether all that was seen is what the claimed taxon shows on the way to ripeness. */
-    private function unripe(Dossier $dossier, Finding $finding): bool
+    /** The most samples that one look of itself saw the accepted value on: the same twig scored twice is one twig. */
+    private function samples(RequiredFeature $feature, Finding $finding): int
     {
-        $compiled = $dossier->identification->compiled;
-        $own = $compiled->numbers[$dossier->claim->taxon->id];
+        $meeting = array_filter(
+            $finding->decidingObservations(),
+            static fn (Observation $o): bool => $feature->isMetBy(array_map(static fn (Reading $reading): array => $reading->oneOf, $o->readings())),
+        );
+
+        return max(0, ...array_map(static fn (Observation $o): int => $o->samples, $meeting));
+    }
+
+    /** Nothing was seen but what may stand beside an accepted value: that one may still turn up. Or one of several, and it could be the accepted one. */
+    private function isOnlyBeside(RequiredFeature $feature, Finding $finding): bool
+    {
         foreach ($finding->decidingReadings() as $reading) {
-            if (!$finding->character->ripens || $compiled->rulesOut($own, $finding->character, $reading)) {
+            $possible = array_filter($reading->oneOf, static fn (string|float $value): bool => $feature->accepts($value) || \in_array($value, $feature->beside, true));
+            if ([] === $possible) {
                 return false;
             }
         }
@@ -89,35 +115,21 @@ final readonly class RequiredFeatures implements Point
         return true;
     }
 
-    private function wanted(Character $character, RequiredFeature $feature): string
+    /** Whether all that was seen is what the claimed taxon shows on the way to ripeness. */
+    private function unripe(Dossier $dossier, Finding $finding): bool
     {
-        $labels = array_map(static fn (string $id): string => $character->state($id)->label, $feature->states);
-        $value = null === $feature->range ? implode(' or ', $labels) : trim($feature->range.' '.$character->unit);
+        $compiled = $dossier->identification->compiled;
+        foreach ($finding->decidingReadings() as $reading) {
+            if (!$finding->character->ripens || $compiled->isUnusual($dossier->claimed(), $finding->character, $reading) || [] !== $compiled->forbidding($dossier->claimed(), $finding->character, $reading)) {
+                return false;
+            }
+        }
 
-        $beside = array_map(static fn (string $id): string => $character->state($id)->label, $feature->beside);
-
-        return \sprintf(
-            'Must be: %s%s%s.', $value, $feature->samples > 1 ? \sprintf(', on %d or more', $feature->samples) : '',
-            [] === $beside ? '' : '; '.implode(' or ', $beside).' may be seen beside it',
-        );
+        return true;
     }
 
-    private function seen(Character $character, Finding $finding): string
+    private function nextShowing(Dossier $dossier, Character $character): ?DayOfYear
     {
-        $values = array_map(static fn (string|float $v): string => \is_string($v) ? $character->state($v)->label : (string) $v, array_unique($finding->decidingValues()));
-
-        return ucfirst(trim(implode(', ', $values).' '.$character->unit)).', on '.$finding->decidingSamples().'.';
-    }
-
-    private function whenToSee(Dossier $dossier, Character $character): string
-    {
-        $today = DayOfYear::on($dossier->examination()->date);
-        $next = $dossier->phenology->nextShowing($dossier->claim->taxon, $character, $today);
-
-        return match (true) {
-            null === $next => ' The flora does not say when it can be seen.',
-            $next->number === $today->number => '',
-            default => ' It can be seen from about '.$next->words().'.',
-        };
+        return $dossier->phenology->nextShowing($dossier->claim->taxon, $character, $dossier->examinedOn());
     }
 }

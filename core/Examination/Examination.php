@@ -10,8 +10,12 @@ use Hylognosis\Flora\Organ;
 /** One scoring of one specimen by one examiner on one date. */
 final readonly class Examination
 {
+    /** Scores of one character in one examination, taken back ones among them. */
+    public const MOST_SCORES = 20;
+
     /**
-     * @param array<string, Finding> $findings by character
+     * @param array<string, Finding> $findings by character, of those with a score that counts
+     * @param array<string, Finding> $takenBack by character, of those all of whose scores were taken back
      * @param list<string>           $couldNotLook characters that were out of reach or sight; they count for nothing
      */
     private function __construct(
@@ -19,6 +23,7 @@ final readonly class Examination
         public LifeStage $stage,
         public ExaminerRole $examiner,
         public array $findings,
+        public array $takenBack,
         public array $couldNotLook,
     ) {
     }
@@ -26,6 +31,8 @@ final readonly class Examination
     /**
      * @param list<Observation> $observations in any order; several of one character are repeats
      * @param list<string>      $couldNotLook character ids
+     *
+     * @throws \InvalidArgumentException if one character is scored more than twenty times
      */
     public static function of(\DateTimeImmutable $date, LifeStage $stage, ExaminerRole $examiner, array $observations, array $couldNotLook = []): self
     {
@@ -33,9 +40,24 @@ final readonly class Examination
         foreach ($observations as $observation) {
             $byCharacter[$observation->character->id][] = $observation;
         }
+        foreach ($byCharacter as $id => $scores) {
+            if (\count($scores) > self::MOST_SCORES) {
+                throw new \InvalidArgumentException(\sprintf('"%s" is scored %d times; more than %d scores of one character say nothing more.', $id, \count($scores), self::MOST_SCORES));
+            }
+        }
         ksort($byCharacter);
 
-        return new self($date, $stage, $examiner, array_map(Finding::of(...), $byCharacter), $couldNotLook);
+        $findings = $takenBack = [];
+        foreach ($byCharacter as $id => $scores) {
+            $finding = Finding::of($scores);
+            if ([] === $finding->standing) {
+                $takenBack[$id] = $finding;
+            } else {
+                $findings[$id] = $finding;
+            }
+        }
+
+        return new self($date, $stage, $examiner, $findings, $takenBack, $couldNotLook);
     }
 
     public function finding(string $character): ?Finding

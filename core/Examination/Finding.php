@@ -5,18 +5,19 @@ declare(strict_types=1);
 namespace Hylognosis\Examination;
 
 use Hylognosis\Flora\Character;
+use Hylognosis\Flora\Position;
 use Hylognosis\Measure\SampleSummary;
 
 /**
- * All scores of one character of one specimen, taken together. Scores that cannot both be right disagree.
- * A further look settles it: a side with at least two sure looks on the tree, and more looks than all other
- * sides have, stands. Nothing is overwritten.
+ * All scores of one character of one specimen, taken together, height by height. Scores of one height that cannot both be right
+ * disagree until a further look settles it ({@see Dispute}). Nothing is overwritten.
  */
 final readonly class Finding
 {
     /**
-     * @param non-empty-list<Observation> $all
-     * @param non-empty-list<Observation> $standing those that count; all of them while a disagreement is open
+     * @param non-empty-list<Observation> $all       taken back ones among them
+     * @param list<Observation>           $standing  those that count; all that were not taken back while a disagreement is open
+     * @param bool                        $disagrees at some height
      */
     private function __construct(public Character $character, public array $all, public array $standing, public bool $disagrees)
     {
@@ -25,30 +26,22 @@ final readonly class Finding
     /** @param non-empty-list<Observation> $observations of one character */
     public static function of(array $observations): self
     {
-        $sides = self::sides($observations);
-        if (1 === \count($sides)) {
-            return new self($observations[0]->character, $observations, $observations, false);
-        }
-        foreach ($sides as $side) {
-            $sure = \count(array_filter($side, static fn (Observation $o): bool => $o->canDecide()));
-            if ($sure >= 2 && $sure > \count($observations) - \count($side)) {
-                return new self($observations[0]->character, $observations, $side, false);
-            }
+        $standing = [];
+        $disagrees = false;
+        foreach (Position::cases() as $position) {
+            $there = array_values(array_filter($observations, static fn (Observation $o): bool => $o->position === $position));
+            $settled = Dispute::settled($there);
+            $disagrees = $disagrees || null === $settled;
+            array_push($standing, ...$settled ?? array_filter($there, static fn (Observation $o): bool => !$o->look->takenBack));
         }
 
-        return new self($observations[0]->character, $observations, $observations, true);
+        return new self($observations[0]->character, $observations, $standing, $disagrees);
     }
 
-    /** @return list<string>|list<float> every value seen */
+    /** @return list<string>|list<float> every value seen, and every one that may have been */
     public function values(): array
     {
         return self::merged($this->standing);
-    }
-
-    /** @return list<string>|list<float> every value seen for sure on the tree; none while scores disagree */
-    public function decidingValues(): array
-    {
-        return $this->disagrees ? [] : self::merged($this->deciding());
     }
 
     /** @return list<Reading> every value seen, with the height it was seen at */
@@ -63,6 +56,24 @@ final readonly class Finding
         return $this->disagrees ? [] : self::read($this->deciding());
     }
 
+    /** @return list<Observation> what was seen for sure on the tree; none while scores disagree */
+    public function decidingObservations(): array
+    {
+        return $this->disagrees ? [] : $this->deciding();
+    }
+
+    /** @return list<Reading> what was scored and taken back, where no other look has been taken since */
+    public function onlyTakenBack(): array
+    {
+        return [] === $this->standing ? self::read($this->all) : [];
+    }
+
+    /** Whether all that counts says that the character makes no sense on this tree. */
+    public function isNotApplicable(): bool
+    {
+        return [] !== $this->standing && [] === array_filter($this->standing, static fn (Observation $o): bool => !$o->isNotApplicable());
+    }
+
     /** The numbers in a few figures; none where states were scored. */
     public function summary(): ?SampleSummary
     {
@@ -71,22 +82,17 @@ final readonly class Finding
         return [] === $numbers ? null : SampleSummary::of($numbers);
     }
 
-    /** On how many twigs, leaves, fruits it was seen for sure on the tree. */
-    public function decidingSamples(): int
-    {
-        return array_sum(array_map(static fn (Observation $o): int => $o->samples, $this->deciding()));
-    }
-
+    /** On how many twigs, leaves, fruits at once: the same twig scored twice is one twig. */
     public function samples(): int
     {
-        return array_sum(array_map(static fn (Observation $o): int => $o->samples, $this->standing));
+        return max(1, ...array_map(static fn (Observation $o): int => $o->samples, $this->standing));
     }
 
     /** Seen on the tree at least once, sure or likely. */
     public function isOnTheTree(): bool
     {
         foreach ($this->standing as $observation) {
-            if (Whereabouts::Tree === $observation->where && Certainty::Unsure !== $observation->certainty) {
+            if (Whereabouts::Tree === $observation->where && Certainty::Unsure !== $observation->certainty && !$observation->isNotApplicable()) {
                 return true;
             }
         }
@@ -94,21 +100,21 @@ final readonly class Finding
         return false;
     }
 
+    /** Nothing of it was seen on the tree but, perhaps, unsurely: an unsure glance does not lend weight to what lies below. */
     public function isLitter(): bool
     {
+        $litter = false;
         foreach ($this->standing as $observation) {
-            if (Whereabouts::Tree === $observation->where) {
-                return false;
-            }
+            $litter = $litter || Whereabouts::Ground === $observation->where;
         }
 
-        return true;
+        return $litter && !$this->isOnTheTree();
     }
 
     /** The best certainty among the scores that stand. */
     public function misreadingFactor(): float
     {
-        return min(array_map(static fn (Observation $o): float => $o->certainty->misreadingFactor(), $this->standing));
+        return min(Certainty::Unsure->misreadingFactor(), ...array_map(static fn (Observation $o): float => $o->certainty->misreadingFactor(), $this->standing));
     }
 
     /** @return list<Observation> */
@@ -126,12 +132,11 @@ final readonly class Finding
     {
         $readings = [];
         foreach ($observations as $observation) {
-            foreach ($observation->values() as $value) {
-                $reading = new Reading($value, $observation->position);
-                if (\is_float($value)) {
-                    $readings[] = $reading;
-                } else {
+            foreach ($observation->readings() as $reading) {
+                if (null === $reading->number()) {
                     $readings[$reading->key()] = $reading;
+                } else {
+                    $readings[] = $reading;
                 }
             }
         }
@@ -156,30 +161,5 @@ final readonly class Finding
         sort($states);
 
         return $states;
-    }
-
-    /**
-     * @param non-empty-list<Observation> $observations
-     *
-     * @return non-empty-list<non-empty-list<Observation>> the scores that hang together by agreement
-     */
-    private static function sides(array $observations): array
-    {
-        $sides = [];
-        foreach ($observations as $observation) {
-            $joined = [$observation];
-            foreach ($sides as $i => $side) {
-                foreach ($side as $other) {
-                    if ($observation->agreesWith($other)) {
-                        $joined = [...$side, ...$joined];
-                        unset($sides[$i]);
-                        break;
-                    }
-                }
-            }
-            $sides[] = $joined;
-        }
-
-        return array_values($sides);
     }
 }

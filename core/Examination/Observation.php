@@ -12,10 +12,16 @@ use Hylognosis\Flora\UnknownEntry;
 /** One scored character. */
 final readonly class Observation
 {
+    public const MOST_SAMPLES = 200;
+    public const LARGEST_NUMBER = 10_000;
+    /** Two measurements can both be right unless one is more than half as high again as the other. */
+    private const APART = 1.5;
+
     /**
      * @param list<string> $states
      * @param list<float>  $numbers in the character's unit
      * @param int          $samples how many twigs, leaves, fruits were looked at
+     * @param bool         $either  one of the states was seen, and which could not be told; otherwise all of them were
      */
     private function __construct(
         public Character $character,
@@ -24,26 +30,33 @@ final readonly class Observation
         public Certainty $certainty,
         public int $samples,
         public Whereabouts $where,
-        public ?Position $position,
+        public Position $position,
+        public Look $look,
+        public bool $either = false,
     ) {
     }
 
     /**
-     * @param non-empty-list<string> $states several if the tree shows several
+     * @param non-empty-list<string> $states several if the tree shows several; a coarser word stands for the states of its group
+     * @param bool                   $either one of them was seen, and the examiner cannot say which
      *
-     * @throws \InvalidArgumentException if the character takes numbers, no or too many samples are given, or a height on the
-     *                                   tree is named where it makes no difference
+     * @throws \InvalidArgumentException if the character takes numbers, no or too many samples are given, a height on the tree is
+     *                                   named where it makes no difference, or a coarser word stands among several states
      * @throws UnknownEntry              if the character has no such state
      */
-    public static function ofStates(Character $character, array $states, Certainty $certainty, int $samples, Whereabouts $where, ?Position $position = null): self
+    public static function ofStates(Character $character, array $states, Certainty $certainty, int $samples, Whereabouts $where, ?Position $position = null, bool $either = false, Look $look = new Look()): self
     {
         if ($character->isNumeric()) {
             throw new \InvalidArgumentException(\sprintf('"%s" takes numbers, not states.', $character->id));
         }
-        $states = array_values(array_unique(array_map(static fn (string $id): string => $character->state($id)->id, $states)));
-        sort($states);
+        $coarse = array_filter($states, static fn (string $id): bool => isset($character->groups[$id]));
+        if ([] !== $coarse && !$either && \count($states) > 1) {
+            throw new \InvalidArgumentException(\sprintf('"%s" is a coarser word: give it alone, or say that it was one of these.', reset($coarse)));
+        }
+        $named = array_values(array_unique(array_merge(...array_map($character->statesOf(...), $states))));
+        sort($named);
 
-        return new self($character, $states, [], $certainty, self::samples($samples), $where, self::position($character, $position));
+        return new self($character, $named, [], $certainty, self::samples($samples), $where, self::position($character, $position), $look, \count($named) > 1 && ($either || [] !== $coarse));
     }
 
     /**
@@ -51,13 +64,13 @@ final readonly class Observation
      *
      * @throws \InvalidArgumentException if the character takes states, a number is out of range or a count is not whole
      */
-    public static function ofNumbers(Character $character, array $numbers, Certainty $certainty, Whereabouts $where, ?Position $position = null): self
+    public static function ofNumbers(Character $character, array $numbers, Certainty $certainty, Whereabouts $where, ?Position $position = null, Look $look = new Look()): self
     {
         if (!$character->isNumeric()) {
             throw new \InvalidArgumentException(\sprintf('"%s" takes states, not numbers.', $character->id));
         }
         foreach ($numbers as $number) {
-            if (!is_finite($number) || $number < 0 || $number > 10_000) {
+            if (!is_finite($number) || $number < 0 || $number > self::LARGEST_NUMBER) {
                 throw new \InvalidArgumentException(\sprintf('"%s" must lie between 0 and 10,000; %s does not.', $character->id, $number));
             }
             if (CharacterKind::Count === $character->kind && floor($number) !== $number) {
@@ -66,13 +79,40 @@ final readonly class Observation
         }
         sort($numbers);
 
-        return new self($character, [], $numbers, $certainty, self::samples(\count($numbers)), $where, self::position($character, $position));
+        return new self($character, [], $numbers, $certainty, self::samples(\count($numbers)), $where, self::position($character, $position), $look);
+    }
+
+    /**
+     * The character makes no sense on this tree: it has no needles that could have bands.
+     *
+     * @throws \InvalidArgumentException if the character makes sense on every tree
+     */
+    public static function notApplicable(Character $character, Certainty $certainty, Look $look = new Look()): self
+    {
+        return null !== $character->applies
+            ? new self($character, [], [], $certainty, 1, Whereabouts::Tree, Position::Middle, $look)
+            : throw new \InvalidArgumentException(\sprintf('"%s" makes sense on every tree. Score it, or say that it cannot be seen now.', $character->id));
+    }
+
+    public function isNotApplicable(): bool
+    {
+        return [] === $this->states && [] === $this->numbers;
     }
 
     /** Only what was seen for sure, on the tree itself, can carry a decision. */
     public function canDecide(): bool
     {
         return Certainty::Sure === $this->certainty && Whereabouts::Tree === $this->where;
+    }
+
+    /** @return list<Reading> none where the character does not apply */
+    public function readings(): array
+    {
+        $values = $this->values();
+
+        return $this->either && [] !== $values
+            ? [new Reading($values, $this->position)]
+            : array_map(fn (string|float $value): Reading => new Reading([$value], $this->position), $values);
     }
 
     /** @return list<string>|list<float> */
@@ -90,25 +130,28 @@ final readonly class Observation
         if ($this->position !== $other->position) {
             return true;
         }
+        if ($this->isNotApplicable() || $other->isNotApplicable()) {
+            return $this->isNotApplicable() && $other->isNotApplicable();
+        }
         if ($this->character->isNumeric()) {
             [$lows, $highs] = [$this->numbers, $other->numbers]; // both sorted, rising
             if ($lows[\count($lows) - 1] > $highs[\count($highs) - 1]) {
                 [$lows, $highs] = [$highs, $lows];
             }
 
-            return $highs[0] <= 1.5 * $lows[\count($lows) - 1];
+            return $highs[0] <= self::APART * $lows[\count($lows) - 1];
         }
 
         return [] !== array_intersect($this->states, $other->states);
     }
 
-    private static function position(Character $character, ?Position $position): ?Position
+    private static function position(Character $character, ?Position $position): Position
     {
-        return null === $position || $character->changesWithPosition ? $position : throw new \InvalidArgumentException(\sprintf('"%s" is the same all over the tree; no height is asked.', $character->id));
+        return null === $position || $character->changesWithPosition ? $position ?? Position::Middle : throw new \InvalidArgumentException(\sprintf('"%s" is the same all over the tree; no height is asked.', $character->id));
     }
 
     private static function samples(int $samples): int
     {
-        return $samples >= 1 && $samples <= 200 ? $samples : throw new \InvalidArgumentException(\sprintf('Samples must be 1 to 200, not %d.', $samples));
+        return $samples >= 1 && $samples <= self::MOST_SAMPLES ? $samples : throw new \InvalidArgumentException(\sprintf('Samples must be 1 to %d, not %d.', self::MOST_SAMPLES, $samples));
     }
 }

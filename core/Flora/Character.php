@@ -18,7 +18,8 @@ final readonly class Character
      * @param array<string, list<string>> $confusions state id → ids of the states it gets taken for
      * @param Applicability|null          $applies    set where the character makes sense on some trees only
      * @param bool                        $ripens     it changes as the part ripens: another value than the wanted one may mean "not yet"
-     * @param bool                        $varies     light, a strong shoot or planting change it: it hints, but seeing it otherwise neither excludes nor contradicts
+     * @param bool                        $varies     light, a strong shoot, a storm or a planter change it: it hints, but seeing it otherwise neither excludes nor contradicts
+     * @param array<string, StateGroup>   $groups     coarser words for several of its states, by id
      */
     public function __construct(
         public string $id,
@@ -40,12 +41,46 @@ final readonly class Character
         public ?Applicability $applies,
         public bool $ripens = false,
         public bool $varies = false,
+        public array $groups = [],
     ) {
     }
 
     public function isNumeric(): bool
     {
         return CharacterKind::Number === $this->kind || CharacterKind::Count === $this->kind;
+    }
+
+    /**
+     * Whether seeing it otherwise can speak against a kind at all. How large a thing is, where the tree stands, and what varies
+     * can rank kinds; none of them excludes or contradicts.
+     */
+    public function isFirm(): bool
+    {
+        return !$this->varies && Organ::Site !== $this->organ && CharacterKind::Number !== $this->kind;
+    }
+
+    /** The state that means "looked for, not there"; none where that cannot happen. */
+    public function absence(): ?State
+    {
+        foreach ($this->states as $state) {
+            if ($state->absence) {
+                return $state;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The states an answer stands for: itself, or all of the group it names.
+     *
+     * @return non-empty-list<string>
+     *
+     * @throws UnknownEntry if the character has no such state and no such group
+     */
+    public function statesOf(string $answer): array
+    {
+        return isset($this->groups[$answer]) ? $this->groups[$answer]->states : [$this->state($answer)->id];
     }
 
     /**
@@ -70,6 +105,6 @@ final readonly class Character
     /** @throws UnknownEntry if the character has no such state */
     public function state(string $id): State
     {
-        return $this->states[$id] ?? throw UnknownEntry::of('state of '.$this->id, $id, array_keys($this->states));
+        return $this->states[$id] ?? throw UnknownEntry::of('state of '.$this->id, $id, [...array_keys($this->states), ...array_keys($this->groups)]);
     }
 }

@@ -13,7 +13,7 @@ final readonly class CharacterReader
     /** @throws DocumentError naming the place that cannot be taken, and why */
     public function read(Node $node): Character
     {
-        $node->onlyKnows(['id', 'organ', 'kind', 'label', 'question', 'hint', 'unit', 'states', 'phenophases', 'reach', 'instrument', 'effort', 'misreading', 'confusions', 'age', 'position', 'ripens', 'varies', 'applies']);
+        $node->onlyKnows(['id', 'organ', 'kind', 'label', 'question', 'hint', 'unit', 'states', 'phenophases', 'reach', 'instrument', 'effort', 'misreading', 'confusions', 'age', 'position', 'ripens', 'varies', 'applies', 'groups']);
         $kind = $node->word('kind', CharacterKind::class);
         $states = FloraReader::byId($node->children('states'), $this->state(...));
         $numeric = CharacterKind::Number === $kind || CharacterKind::Count === $kind;
@@ -45,6 +45,7 @@ final readonly class CharacterReader
             $this->applies($node),
             $node->flag('ripens', false),
             $node->flag('varies', false),
+            $this->groups($node, $states),
         );
     }
 
@@ -75,6 +76,30 @@ final readonly class CharacterReader
         }
 
         return $confusions;
+    }
+
+    /**
+     * @param array<string, State> $states
+     *
+     * @return array<string, StateGroup>
+     */
+    private function groups(Node $node, array $states): array
+    {
+        return FloraReader::byId($node->children('groups'), static function (Node $group) use ($states): StateGroup {
+            $group->onlyKnows(['id', 'label', 'definition', 'states']);
+            $members = array_values(array_unique($group->texts('states')));
+            foreach ($members as $member) {
+                FloraReader::known($states, $member, $group->path.'.states', 'state');
+            }
+            if (\count($members) < 2) {
+                throw DocumentError::at($group->path.'.states', 'a coarser word stands for at least two states.');
+            }
+            if (isset($states[$group->text('id')])) {
+                throw DocumentError::at($group->path.'.id', 'is the name of a state already.');
+            }
+
+            return new StateGroup($group->text('id'), $group->text('label'), $group->text('definition'), $members);
+        });
     }
 
     private function applies(Node $node): ?Applicability

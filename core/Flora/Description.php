@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Hylognosis\Flora;
 
 /**
- * What a flora says of a taxon, character by character. A character it is silent on is unknown, never
- * absent; but within a character it does describe, a state it does not name does not occur.
+ * What a flora says of a taxon, character by character. Silence means unknown, never "absent": a character it does not
+ * name says nothing, and a state it does not name is merely not known to occur ({@see StatedNever} for what does not occur).
  */
 final readonly class Description
 {

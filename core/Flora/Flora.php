@@ -12,10 +12,13 @@ final readonly class Flora
     /**
      * @param string                    $hash       SHA-256 of its exchange document, 64 hexadecimal digits
      * @param Place                     $reference  the place its windows of the year are given for
+     * @param Region                    $region     where it holds
      * @param array<string, Character>  $characters by id
      * @param array<string, Taxon>      $taxa       by id
      * @param array<string, TaxonGroup> $groups     by id
      * @param array<string, Source>     $sources    by id
+     * @param string                    $knowledge  hash of what it says, whoever agrees with it
+     * @param array<string, string>     $retired    dangerous taxa an earlier edition held and this one does not → why
      */
     public function __construct(
         public string $name,
@@ -23,10 +26,13 @@ final readonly class Flora
         public string $edition,
         public string $hash,
         public Place $reference,
+        public Region $region,
         public array $characters,
         public array $taxa,
         public array $groups,
         public array $sources,
+        public array $retired = [],
+        public string $knowledge = '',
     ) {
     }
 
@@ -51,7 +57,7 @@ final readonly class Flora
             $this->groups,
         );
 
-        return new self($this->name, $this->title, $this->edition, $this->hash, $this->reference, $this->characters, $taxa, $groups, $this->sources);
+        return new self($this->name, $this->title, $this->edition, $this->hash, $this->reference, $this->region, $this->characters, $taxa, $groups, $this->sources, $this->retired, $this->knowledge);
     }
 
     /** @return array<string, Taxon> every taxon that can harm a person, by id */

@@ -10,7 +10,9 @@ namespace Hylognosis\Flora;
  */
 final readonly class FloraDocument
 {
-    public const FORMAT = 'hylognosis-flora/1';
+    public const FORMAT = 'hylognosis-flora/2';
+    /** In the format before, silence excluded: it cannot be read as if it did not. */
+    public const FORMAT_BEFORE = 'hylognosis-flora/1';
 
     /** @param array<string, mixed> $content */
     public function __construct(public array $content)
@@ -21,6 +23,34 @@ final readonly class FloraDocument
     public function hash(): string
     {
         return hash('sha256', json_encode(self::sorted($this->content), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES));
+    }
+
+    /**
+     * The same of what the flora says, leaving out who agrees with it: figures reckoned from it hold until somebody doubts a line.
+     */
+    public function knowledgeHash(): string
+    {
+        $content = $this->content;
+        if (\is_array($content['taxa'] ?? null)) {
+            $content['taxa'] = array_map(self::withDoubtsOnly(...), $content['taxa']);
+        }
+
+        return (new self($content))->hash();
+    }
+
+    private static function withDoubtsOnly(mixed $taxon): mixed
+    {
+        if (\is_array($taxon) && \is_array($taxon['never'] ?? null)) {
+            $taxon['never'] = array_map(static function (mixed $never): mixed {
+                if (\is_array($never) && \is_array($never['reviews'] ?? null)) {
+                    $never['reviews'] = array_values(array_filter($never['reviews'], static fn (mixed $review): bool => \is_array($review) && 'agreed' !== ($review['verdict'] ?? null)));
+                }
+
+                return $never;
+            }, $taxon['never']);
+        }
+
+        return $taxon;
     }
 
     private static function sorted(mixed $value): mixed

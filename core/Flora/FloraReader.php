@@ -18,10 +18,12 @@ final readonly class FloraReader
     public function read(FloraDocument $document): Flora
     {
         $root = Node::root($document->content);
-        $root->onlyKnows(['format', 'name', 'title', 'edition', 'reference', 'groups', 'hybrids', 'characters', 'sources', 'taxa']);
-        if (FloraDocument::FORMAT !== $root->text('format')) {
-            throw DocumentError::at('format', \sprintf('must be "%s".', FloraDocument::FORMAT));
-        }
+        $root->onlyKnows(['format', 'name', 'title', 'edition', 'reference', 'region', 'dangerous', 'retired', 'groups', 'hybrids', 'characters', 'sources', 'taxa']);
+        match ($root->text('format')) {
+            FloraDocument::FORMAT => null,
+            FloraDocument::FORMAT_BEFORE => throw DocumentError::at('format', \sprintf('"%s" is the format before this one, in which silence could exclude a danger. Migrate the document with: bin/console hylognosis:flora migrate FILE', FloraDocument::FORMAT_BEFORE)),
+            default => throw DocumentError::at('format', \sprintf('must be "%s".', FloraDocument::FORMAT)),
+        };
         $sources = self::byId($root->children('sources'), self::source(...));
         $characters = self::byId($root->children('characters'), (new CharacterReader())->read(...));
         foreach ($characters as $character) {
@@ -37,6 +39,7 @@ final readonly class FloraReader
         if (\count($taxa) < 2) {
             throw DocumentError::at('taxa', 'a flora needs at least two.');
         }
+        self::checkRoster($root->child('dangerous'), $taxa);
         foreach (self::byId($root->children('hybrids'), static fn (Node $node): Taxon => Hybrid::read($node, $taxa)) as $id => $hybrid) {
             $taxa[$id] = isset($taxa[$id]) ? throw DocumentError::at('hybrids', \sprintf('"%s" stands twice.', $id)) : $hybrid;
         }
@@ -45,7 +48,9 @@ final readonly class FloraReader
 
         return new Flora(
             $root->text('name'), $root->text('title'), $root->text('edition'), $document->hash(),
-            self::place($root->child('reference')), $characters, $taxa, $groups, $sources,
+            self::place($root->child('reference')), self::region($root->child('region')), $characters, $taxa, $groups, $sources,
+            array_map(static fn (Node $why): string => $why->asText(), $root->entries('retired')),
+            $document->knowledgeHash(),
         );
     }
 
@@ -71,6 +76,46 @@ final readonly class FloraReader
         $node->onlyKnows(['latitude', 'longitude', 'altitude_m', 'name']);
 
         return Place::of($node->number('latitude', -90, 90), $node->number('longitude', -180, 180), Length::ofMetres($node->number('altitude_m', -500, 9000)));
+    }
+
+    private static function region(Node $node): Region
+    {
+        $node->onlyKnows(['name', 'south', 'north', 'west', 'east', 'altitude_m']);
+        $altitude = $node->child('altitude_m')->items();
+        if (2 !== \count($altitude)) {
+            throw DocumentError::at($node->path.'.altitude_m', 'must hold two numbers, the lowest and the highest place.');
+        }
+        try {
+            return Region::of(
+                $node->text('name'), $node->number('south', -90, 90), $node->number('north', -90, 90), $node->number('west', -180, 180), $node->number('east', -180, 180),
+                Length::ofMetres($altitude[0]->asNumber(-500, 9000)), Length::ofMetres($altitude[1]->asNumber(-500, 9000)),
+            );
+        } catch (\InvalidArgumentException $e) {
+            throw DocumentError::at($node->path, $e->getMessage());
+        }
+    }
+
+    /**
+     * The kinds that can harm people are called by name, with how badly, before they are read: none can be lost with a page of
+     * its file, or grow harmless, without somebody striking it from the roster.
+     *
+     * @param array<string, Taxon> $taxa
+     */
+    private static function checkRoster(Node $roster, array $taxa): void
+    {
+        $called = [];
+        foreach ($roster->asEntries() as $id => $severity) {
+            $called[$id] = $severity->asWord(Severity::class);
+            $is = isset($taxa[$id]) ? $taxa[$id]->severity()->value : throw DocumentError::at($severity->path, 'is on the roster of dangerous kinds, and no taxon of this flora.');
+            if ($is !== $called[$id]->value) {
+                throw DocumentError::at($severity->path, \sprintf('stands on the roster of dangerous kinds as %s; by its own hazards it is %s.', $called[$id]->value, $is));
+            }
+        }
+        foreach ($taxa as $taxon) {
+            if ($taxon->severity()->isHazard() && !isset($called[$taxon->id])) {
+                throw DocumentError::at($roster->path, \sprintf('does not name %s, which is %s by its own hazards.', $taxon->id, $taxon->severity()->value));
+            }
+        }
     }
 
     /**
@@ -180,9 +225,16 @@ final readonly class FloraReader
                 $path = 'taxa.'.$taxon->id.'.parts.'.$part->id;
                 foreach ($part->lookAlikes as $lookAlike) {
                     self::known($taxa, $lookAlike->taxon, $path.'.look_alikes', 'taxon');
+                    $own = $taxa[$lookAlike->taxon]->severity();
+                    if ($lookAlike->severity->rank() < $own->rank()) {
+                        throw DocumentError::at($path.'.look_alikes', \sprintf('rates %s as %s; by its own hazards it is %s.', $lookAlike->taxon, $lookAlike->severity->value, $own->value));
+                    }
                 }
                 if ('' !== $part->group) {
                     self::known($groups, $part->group, $path.'.group', 'group');
+                    if (!\in_array($taxon->id, $groups[$part->group]->members, true)) {
+                        throw DocumentError::at($path.'.group', \sprintf('"%s" does not hold %s itself.', $part->group, $taxon->id));
+                    }
                 }
             }
         }

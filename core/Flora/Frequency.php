@@ -12,7 +12,6 @@ enum Frequency: string
     case Often = 'often';
     case Sometimes = 'sometimes';
     case Rarely = 'rarely';
-    case Never = 'never';
 
     /** Share of specimens, 0 to 1, before the states of one character are normalised to a sum of 1. */
     public function share(): float
@@ -23,7 +22,6 @@ enum Frequency: string
             self::Often => 0.6,
             self::Sometimes => 0.3,
             self::Rarely => 0.05,
-            self::Never => 0.0,
         };
     }
 }

@@ -43,7 +43,37 @@ final readonly class Hybrid
             'A cross of '.$a->name.' and '.$b->name.'. What it shows lies between the two, and it cannot always be named.',
             $a->calendar, self::mixed($a->description, $b->description), self::overlays($a, $a->stages, $b, $b->stages),
             [...$a->hazards, ...$b->hazards], [], $a->sources, self::overlays($a, $a->positions, $b, $b->positions), [], [$a->id, $b->id],
+            nevers: self::bothNever($a, $b),
         );
+    }
+
+    /**
+     * A cross never shows what neither of its parents ever shows.
+     *
+     * @return array<string, StatedNever>
+     */
+    private static function bothNever(Taxon $a, Taxon $b): array
+    {
+        $nevers = [];
+        foreach ($a->nevers as $one) {
+            foreach ($b->nevers as $other) {
+                $states = array_values(array_intersect($one->states, $other->states));
+                if ($one->isDoubted() || $other->isDoubted() || $one->character !== $other->character || ([] === $states && (null === $one->outside || null === $other->outside))) {
+                    continue;
+                }
+                $id = $one->id.'+'.$other->id;
+                $nevers[$id] = new StatedNever(
+                    $id, $one->character, $states, null === $one->outside || null === $other->outside ? null : NumberRange::of(
+                        min($one->outside->least, $other->outside->least), min($one->outside->low, $other->outside->low),
+                        max($one->outside->high, $other->outside->high), max($one->outside->most, $other->outside->most),
+                    ),
+                    'Neither of its parents does. '.$one->reason, Sureness::Sure === $one->sureness ? $other->sureness : $one->sureness, $one->sources,
+                    $one->agreements() <= $other->agreements() ? $one->reviews : $other->reviews, // read as often as the less read of the two
+                );
+            }
+        }
+
+        return $nevers;
     }
 
     /**

@@ -10,8 +10,8 @@ namespace Hylognosis\Flora;
  */
 final readonly class NumberRange
 {
-    /** Share of specimens inside the normal range where extremes are given. */
-    private const NORMAL = 0.9;
+    /** Share of specimens outside the normal range where extremes are given. */
+    public const BEYOND_NORMAL = 0.1;
 
     private function __construct(public float $least, public float $low, public float $high, public float $most)
     {
@@ -62,8 +62,8 @@ final readonly class NumberRange
         $below = $this->low - $this->least;
         $above = $this->most - $this->high;
         $tails = (float) ($below > 0) + (float) ($above > 0);
-        $normal = 0.0 === $tails ? 1.0 : self::NORMAL;
-        $tail = 0.0 === $tails ? 0.0 : (1.0 - self::NORMAL) / $tails;
+        $normal = 0.0 === $tails ? 1.0 : 1.0 - self::BEYOND_NORMAL;
+        $tail = 0.0 === $tails ? 0.0 : self::BEYOND_NORMAL / $tails;
         $step = $whole ? 1.0 : 0.0;
         // A measured range of no width is read with the width of the reading: a fiftieth of its value.
         $width = $this->high - $this->low + $step;

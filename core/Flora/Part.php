@@ -22,6 +22,7 @@ final readonly class Part
      * @param list<SourceReference> $sources
      * @param string                $yield         what it usually gives, in words
      * @param Window|null           $identified    when the tree is examined for it, where that is not when it is taken: sap is marked in summer
+     * @param Phenophase|null       $follows       what of the tree's year its window moves with; none where it is the whole year, or the part is harmful
      * @param int|null              $effort        1 (by the way) to 5 (a day’s work); null where the flora does not say
      */
     public function __construct(
@@ -41,6 +42,7 @@ final readonly class Part
         public string $yield = '',
         public ?int $effort = null,
         public ?Window $identified = null,
+        public ?Phenophase $follows = null,
     ) {
     }
 
@@ -48,6 +50,18 @@ final readonly class Part
     public function examinedIn(): ?Window
     {
         return $this->identified ?? $this->window;
+    }
+
+    /** What it requires of a character; none where it does not ask for it. */
+    public function requires(string $character): ?RequiredFeature
+    {
+        foreach ($this->required as $feature) {
+            if ($feature->character === $character) {
+                return $feature;
+            }
+        }
+
+        return null;
     }
 
     public function condition(string $id): ?Condition

@@ -23,22 +23,29 @@ final readonly class RequiredFeature
     }
 
     /**
-     * Whether an accepted value was seen, and nothing that may not stand beside it.
+     * Whether an accepted value was seen, and nothing that may not stand beside it. Where one of several was seen and nobody
+     * could say which, each of them has to be accepted.
      *
-     * @param list<string|float> $values state ids, or numbers in the character's unit
+     * @param list<non-empty-list<string|float>> $readings each a value, or several of which one was seen
      */
-    public function isMetBy(array $values): bool
+    public function isMetBy(array $readings): bool
     {
         $accepted = false;
-        foreach ($values as $value) {
-            if ($this->accepts($value)) {
+        foreach ($readings as $oneOf) {
+            if ($this->acceptsEach($oneOf)) {
                 $accepted = true;
-            } elseif (!\in_array($value, $this->beside, true)) {
+            } elseif ([] !== array_filter($oneOf, fn (string|float $value): bool => !$this->accepts($value) && !\in_array($value, $this->beside, true))) {
                 return false;
             }
         }
 
         return $accepted;
+    }
+
+    /** @param non-empty-list<string|float> $oneOf */
+    public function acceptsEach(array $oneOf): bool
+    {
+        return [] === array_filter($oneOf, fn (string|float $value): bool => !$this->accepts($value));
     }
 
     /** @param string|float $value a state id, or a number in the character's unit */

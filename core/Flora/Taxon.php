@@ -19,6 +19,7 @@ final readonly class Taxon
      * @param list<Hazard>                    $hazards
      * @param array<string, Part>             $parts         by id
      * @param list<SourceReference>           $sources       of description and calendar
+     * @param array<string, StatedNever>            $nevers        what it never shows, by id
      */
     public function __construct(
         public string $id,
@@ -40,6 +41,7 @@ final readonly class Taxon
         public array $parents = [],
         public array $misleading = [],
         public string $fruitSet = '',
+        public array $nevers = [],
     ) {
     }
 
@@ -70,6 +72,19 @@ final readonly class Taxon
         }
 
         return $worst;
+    }
+
+    /** @return array<string, list<StatedNever>> by character; those somebody doubts are left out, for they exclude nothing */
+    public function standingNevers(): array
+    {
+        $standing = [];
+        foreach ($this->nevers as $never) {
+            if (!$never->isDoubted()) {
+                $standing[$never->character][] = $never;
+            }
+        }
+
+        return $standing;
     }
 
     /** @throws UnknownEntry if the flora says nothing of such a part */

@@ -10,6 +10,8 @@ use Hylognosis\Document\Node;
 /** Reads one taxon of a flora document, against the characters and sources read before. */
 final readonly class TaxonReader
 {
+    private const VICTIMS = ['people', 'cattle', 'horses', 'sheep', 'goats', 'pigs', 'dogs', 'birds'];
+
     /**
      * @param array<string, Character> $characters
      * @param array<string, Source>    $sources
@@ -21,7 +23,7 @@ final readonly class TaxonReader
     /** @throws DocumentError naming the place that cannot be taken, and why */
     public function read(Node $node): Taxon
     {
-        $node->onlyKnows(['id', 'name', 'author', 'family', 'synonyms', 'common', 'misleading', 'status', 'summary', 'fruit_set', 'calendar', 'description', 'stages', 'positions', 'hazards', 'figures', 'parts', 'sources']);
+        $node->onlyKnows(['id', 'name', 'author', 'family', 'synonyms', 'common', 'misleading', 'status', 'summary', 'fruit_set', 'calendar', 'description', 'stages', 'positions', 'hazards', 'never', 'figures', 'parts', 'sources']);
         $windows = [];
         foreach ($node->entries('calendar') as $phase => $window) {
             $windows[Node::root($phase, $window->path)->asWord(Phenophase::class)->value] = FloraReader::window($window);
@@ -41,8 +43,9 @@ final readonly class TaxonReader
         foreach ($node->entries('figures') as $kind => $range) {
             $figures[Node::root($kind, $range->path)->asWord(FigureKind::class)->value] = FloraReader::range($range);
         }
+        $nevers = FloraReader::byId($node->child('never')->items(), $this->never(...));
         $parts = [];
-        foreach ($node->entries('parts') as $id => $part) {
+        foreach ($node->child('parts')->asEntries() as $id => $part) {
             $parts[$id] = $this->part($id, $part);
         }
         $common = $node->texts('common');
@@ -52,14 +55,19 @@ final readonly class TaxonReader
         $status = $node->child('status');
         $status->onlyKnows(['origin', 'protected', 'note']);
 
+        $description = $this->description($node->entries('description'));
+        foreach (['description' => $description, ...$stages, ...$positions] as $where => $told) {
+            self::checkNevers($node, $nevers, $told, (string) $where);
+        }
+
         return new Taxon(
             $node->text('id'), $node->text('name'), $node->text('author'), $node->text('family'),
             $node->texts('synonyms'), $common,
             new Status($status->text('origin'), $status->flag('protected', false), $status->optionalText('note')),
             $node->text('summary'), new Calendar($windows),
-            $this->description($node->entries('description')), $stages,
-            array_map($this->hazard(...), $node->children('hazards')), $parts,
-            FloraReader::references($node, 'sources', $this->sources), $positions, $figures, [], $node->texts('misleading'), $node->optionalText('fruit_set'),
+            $description, $stages,
+            array_map($this->hazard(...), $node->child('hazards')->items()), $parts,
+            FloraReader::references($node, 'sources', $this->sources), $positions, $figures, [], $node->texts('misleading'), $node->optionalText('fruit_set'), $nevers,
         );
     }
 
@@ -94,22 +102,71 @@ final readonly class TaxonReader
         $shares = [];
         foreach ($node->asEntries() as $state => $word) {
             FloraReader::known($character->states, $state, $word->path, 'state');
+            if ($word->isText() && 'never' === $word->asText()) {
+                throw DocumentError::at($word->path, 'what never occurs is stated under "never", with its reason and source.');
+            }
             $shares[$state] = $word->asWord(Frequency::class)->share();
         }
         $sum = array_sum($shares);
-        if ($sum <= 0.0) {
+        if ([] === $shares) {
             throw DocumentError::at($node->path, 'must give at least one state that occurs.');
         }
 
         return array_map(static fn (float $share): float => $share / $sum, $shares);
     }
 
+    private function never(Node $node): StatedNever
+    {
+        $node->onlyKnows(['id', 'character', 'states', 'outside', 'reason', 'sure', 'sources', 'reviews']);
+        FloraReader::known($this->characters, $node->text('character'), $node->path.'.character', 'character');
+        $character = $this->characters[$node->text('character')];
+        if (!$character->isFirm()) {
+            throw DocumentError::at($node->path.'.character', \sprintf('"%s" tells of size, place or what a storm or a planter can change: it can rank, but never be stated never.', $character->id));
+        }
+        $states = $node->texts('states');
+        foreach ($states as $state) {
+            FloraReader::known($character->states, $state, $node->path.'.states', 'state');
+        }
+        if ($character->isNumeric() !== $node->has('outside') || $character->isNumeric() === ([] !== $states)) {
+            throw DocumentError::at($node->path, $character->isNumeric() ? 'needs "outside", the range it never leaves, and no states.' : 'needs states, and no range.');
+        }
+        if (\count($states) === \count($character->states) && [] !== $states) {
+            throw DocumentError::at($node->path.'.states', 'leaves no state that could occur.');
+        }
+        $reviews = array_map(static function (Node $review): Review {
+            $review->onlyKnows(['who', 'on', 'verdict', 'note']);
+
+            return new Review($review->text('who'), $review->text('on'), $review->word('verdict', ReviewVerdict::class), $review->optionalText('note'));
+        }, $node->child('reviews')->items());
+
+        return new StatedNever(
+            $node->text('id'), $character->id, $states, $node->has('outside') ? FloraReader::range($node->child('outside')) : null, $node->text('reason'),
+            $node->word('sure', Sureness::class), FloraReader::references($node, 'sources', $this->sources), $reviews,
+        );
+    }
+
+    /**
+     * What is stated never may nowhere be described.
+     *
+     * @param array<string, StatedNever> $nevers
+     */
+    private static function checkNevers(Node $node, array $nevers, Description $told, string $where): void
+    {
+        foreach ($nevers as $never) {
+            $shown = array_keys(array_filter($told->frequencies($never->character) ?? [], static fn (float $share, string $state): bool => $share > 0.0 && $never->forbids($state), \ARRAY_FILTER_USE_BOTH));
+            $range = $told->range($never->character);
+            if ([] !== $shown || (null !== $range && ($never->forbids($range->least) || $never->forbids($range->most)))) {
+                throw DocumentError::at($node->path.'.never.'.$never->id, \sprintf('%s is stated never, and %s says it occurs.', $never->character.' '.([] === $shown ? (string) $range : implode(', ', $shown)), $where));
+            }
+        }
+    }
+
     private function hazard(Node $node): Hazard
     {
         $node->onlyKnows(['part', 'who', 'way', 'severity', 'note', 'sources']);
         $who = $node->text('who');
-        if (!\in_array($who, ['people', 'cattle', 'horses', 'sheep', 'dogs'], true)) {
-            throw DocumentError::at($node->path.'.who', 'must be people, cattle, horses, sheep or dogs.');
+        if (!\in_array($who, self::VICTIMS, true)) {
+            throw DocumentError::at($node->path.'.who', 'must be '.implode(', ', self::VICTIMS).'.');
         }
 
         return new Hazard($node->text('part'), $who, $node->text('way'), $node->word('severity', Severity::class), $node->text('note'), FloraReader::references($node, 'sources', $this->sources));
@@ -117,17 +174,26 @@ final readonly class TaxonReader
 
     private function part(string $id, Node $node): Part
     {
-        $node->onlyKnows(['label', 'uses', 'harmful', 'window', 'identified', 'ripe', 'harmful_when', 'required', 'look_alikes', 'preparation', 'leave', 'yield', 'effort', 'group', 'freshness_days', 'sources']);
+        $node->onlyKnows(['label', 'uses', 'harmful', 'window', 'identified', 'ripe', 'harmful_when', 'required', 'look_alikes', 'preparation', 'leave', 'yield', 'effort', 'group', 'freshness_days', 'follows', 'sources']);
         $harmful = $node->optionalText('harmful');
         $required = array_map($this->required(...), $node->children('required'));
         if ('' === $harmful && [] === $required) {
             throw DocumentError::at($node->path.'.required', 'a part that may be taken needs its required features.');
         }
 
+        $ripe = $this->conditions($node, 'ripe', true);
+        if ('' === $harmful && [] === $ripe) {
+            throw DocumentError::at($node->path.'.ripe', 'a part that may be taken needs a question about the part itself: ripe, fresh, sound?');
+        }
+        if ('' === $harmful) {
+            $this->checkList($required, $node->path.'.required');
+        }
+        $window = '' === $harmful ? FloraReader::window($node->child('window')) : null;
+
         return new Part(
             $id, $node->text('label'), $node->texts('uses'), $harmful,
-            '' === $harmful ? FloraReader::window($node->child('window')) : null,
-            [...$this->conditions($node, 'ripe', true), ...$this->conditions($node, 'harmful_when', false)],
+            $window,
+            [...$ripe, ...$this->conditions($node, 'harmful_when', false)],
             $required,
             array_map($this->lookAlike(...), $node->children('look_alikes')),
             $node->texts('preparation'), $node->optionalText('leave'), $node->optionalText('group'),
@@ -135,7 +201,24 @@ final readonly class TaxonReader
             FloraReader::references($node, 'sources', $this->sources),
             $node->optionalText('yield'), $node->has('effort') ? $node->integer('effort', 1, 5) : null,
             $node->has('identified') ? FloraReader::window($node->child('identified')) : null,
+            null === $window || 365 === $window->days() ? null : $node->word('follows', Phenophase::class),
         );
+    }
+
+    /**
+     * Bark, outline and site mislead: a list of them alone proves nothing, whatever it says.
+     *
+     * @param list<RequiredFeature> $required
+     */
+    private function checkList(array $required, string $path): void
+    {
+        $organs = [];
+        foreach ($required as $feature) {
+            $organs[$this->characters[$feature->character]->organ->value] = $this->characters[$feature->character]->organ;
+        }
+        if (\count($organs) < 2 || [] === array_filter($organs, static fn (Organ $organ): bool => $organ->decidesAlone())) {
+            throw DocumentError::at($path, 'must lie in two organs at least, one of them more telling than bark, outline and site.');
+        }
     }
 
     /** @return list<Condition> */
@@ -149,7 +232,10 @@ final readonly class TaxonReader
         $node->onlyKnows(['taxon', 'severity', 'note', 'decisive']);
         $decisive = $node->texts('decisive');
         foreach ($decisive as $character) {
-            $this->reliable($character, $node->path.'.decisive');
+            $organ = $this->reliable($character, $node->path.'.decisive')->organ;
+            if (!$organ->decidesAlone()) {
+                throw DocumentError::at($node->path.'.decisive', \sprintf('"%s" is read from the %s, which misleads; it cannot decide alone.', $character, $organ->label()));
+            }
         }
 
         return new LookAlike($node->text('taxon'), $node->word('severity', Severity::class), $node->text('note'), $decisive);

@@ -10,23 +10,31 @@ use Hylognosis\Flora\NumberRange;
 
 /**
  * One character over all taxa of a flora, as the plain arrays the engine runs through. Outcomes are the
- * states, or, for numbers, the intervals between the bounds the descriptions use.
+ * states, or, for numbers, the intervals between the bounds the descriptions use. To each taxon the character is
+ * described, silent (the flora says nothing) or inapplicable (it makes no sense there).
  */
 final readonly class CompiledCharacter
 {
+    /** A reading of a measure stands for so much on both sides of it: a fortieth. */
+    private const MEASURED_TO = 0.025;
+    /** The numbers of trees outside the flora reach half as far again as those inside. */
+    private const BEYOND = 1.5;
+
     /**
-     * @param array<string, int>               $outcomes   state id → outcome; for numbers, empty
-     * @param list<float>                      $edges      of the intervals, one more than there are; for states, empty
-     * @param list<list<float>>                $shown      outcome → taxon → share of specimens that show it
-     * @param list<list<float>>                $misread    outcome → taxon → share of misreadings that end in it
-     * @param list<list<float>>                $read       outcome → taxon → probability that one careful look reads it
-     * @param list<float>                      $spread     taxon → entropy of what one careful look reads, in nats
-     * @param list<list<bool>>                 $ruledOut   outcome → taxon → whether the description rules it out
-     * @param list<float>                      $background outcome → how often it is met in the flora as a whole
-     * @param float                            $backgroundSpread entropy of that, in nats
-     * @param array<int, NumberRange>          $ranges     taxon → described range, numbers only
-     * @param array<int, true>                 $silent     taxa whose description says nothing of the character
-     * @param array<int, true>                 $inapplicable taxa on which the character makes no sense
+     * @param array<string, int>          $outcomes         state id → outcome; for numbers, empty
+     * @param list<float>                 $edges            of the intervals, one more than there are; for states, empty
+     * @param list<list<float>>           $shown            outcome → taxon → share of specimens that show it, description error included
+     * @param list<list<float>>           $misread          outcome → taxon → share of misreadings that end in it
+     * @param list<list<float>>           $read             outcome → taxon → probability that one careful look reads it
+     * @param list<float>                 $spread           taxon → entropy of what one careful look reads, in nats
+     * @param list<array<int, true>>      $never            outcome → the taxa that state they never show it
+     * @param list<array<int, true>>      $unlisted         outcome → the taxa whose description does not list it
+     * @param list<float>                 $background       outcome → how often it is met in the flora as a whole
+     * @param float                       $backgroundSpread entropy of that, in nats
+     * @param array<int, NumberRange>     $ranges           taxon → described range, numbers only
+     * @param array<int, true>            $silent           taxa whose description says nothing of the character
+     * @param array<int, true>            $inapplicable     taxa on which the character makes no sense
+     * @param int                         $phenophases      one bit for each in which it can be seen
      */
     public function __construct(
         public Character $character,
@@ -36,7 +44,8 @@ final readonly class CompiledCharacter
         public array $misread,
         public array $read,
         public array $spread,
-        public array $ruledOut,
+        public array $never,
+        public array $unlisted,
         public array $background,
         public float $backgroundSpread,
         public array $ranges,
@@ -50,7 +59,7 @@ final readonly class CompiledCharacter
     public function backgroundDensity(float $from, float $to): float
     {
         $width = $to - $from;
-        $spread = max(1e-6, 1.5 * $this->edges[\count($this->edges) - 1]);
+        $spread = max(1e-6, self::BEYOND * $this->edges[\count($this->edges) - 1]);
         $sum = 0.0;
         foreach ($this->ranges as $range) {
             $sum += $range->share($from, $to, $this->isCount());
@@ -59,12 +68,16 @@ final readonly class CompiledCharacter
         return 0.5 * $sum / max(1, \count($this->ranges)) + 0.5 * $width / $spread;
     }
 
-    /** Whether the flora rules the value out for the taxon: it describes the character without it, or the character makes no sense there. */
-    public function rulesOut(int $taxon, string|float $value): bool
+    /** Whether the taxon's description does not list the value; not so where it says nothing of the character at all. */
+    public function isUnlisted(int $taxon, string|float $value): bool
     {
-        return \is_string($value)
-            ? $this->ruledOut[$this->outcomes[$value]][$taxon]
-            : isset($this->inapplicable[$taxon]) || (!$this->character->varies && false === ($this->ranges[$taxon] ?? null)?->allows($value));
+        return isset($this->inapplicable[$taxon])
+            || (\is_string($value) ? isset($this->unlisted[$this->outcomes[$value]][$taxon]) : false === ($this->ranges[$taxon] ?? null)?->allows($value));
+    }
+
+    public function isDescribed(int $taxon): bool
+    {
+        return !isset($this->silent[$taxon]) && !isset($this->inapplicable[$taxon]);
     }
 
     public function isCount(): bool
@@ -79,6 +92,6 @@ final readonly class CompiledCharacter
      */
     public function interval(float $number): array
     {
-        return $this->isCount() ? [$number, $number + 1.0] : [$number * 0.975, max($number * 1.025, 1e-6)];
+        return $this->isCount() ? [$number, $number + 1.0] : [$number * (1.0 - self::MEASURED_TO), max($number * (1.0 + self::MEASURED_TO), 1e-6)];
     }
 }

@@ -10,23 +10,25 @@ use Hylognosis\Flora\CharacterKind;
 use Hylognosis\Flora\Description;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\LifeStage;
+use Hylognosis\Flora\NumberRange;
 use Hylognosis\Flora\Phenophase;
 use Hylognosis\Flora\Position;
+use Hylognosis\Flora\StatedNever;
+use Hylognosis\Flora\Taxon;
 
 /** A flora made ready for the engine, for trees of one life stage. Taxa are numbered in the flora's order. */
 final readonly class CompiledFlora
 {
     /** Numbers are cut into at most so many intervals when the value of a look is reckoned. */
     private const INTERVALS = 16;
-    /** Where a character varies with light, vigour or planting, so many trees show any state their description does not name. */
-    private const UNUSUAL = 0.02;
 
     /**
      * @param list<string>                     $taxa         ids by number
      * @param array<string, int>               $numbers      numbers by id
      * @param list<Description>                $descriptions by number, at this life stage
      * @param array<string, CompiledCharacter> $characters   as seen where no height is named
-     * @param array<string, array<string, CompiledCharacter>> $heights position → the characters that differ there
+     * @param array<string, array<string, CompiledCharacter>>       $heights position → the characters that differ there
+     * @param list<array<string, list<StatedNever>>>                $nevers  by number, then character; those nobody doubts
      */
     private function __construct(
         public Flora $flora,
@@ -36,6 +38,7 @@ final readonly class CompiledFlora
         public array $descriptions,
         public array $characters,
         private array $heights,
+        public array $nevers,
     ) {
     }
 
@@ -46,29 +49,89 @@ final readonly class CompiledFlora
         foreach ($flora->taxa as $taxon) {
             $descriptions[] = isset($taxon->stages[$stage->value]) ? $taxon->description->overlaidWith($taxon->stages[$stage->value]) : $taxon->description;
         }
-        $characters = array_map(static fn (Character $character): CompiledCharacter => self::character($flora, $character, $descriptions), $flora->characters);
+        $nevers = array_map(static fn (Taxon $taxon): array => $taxon->standingNevers(), array_values($flora->taxa));
+        $characters = array_map(static fn (Character $character): CompiledCharacter => self::character($flora, $character, $descriptions, $nevers), $flora->characters);
 
-        return new self($flora, $stage, $taxa, array_flip($taxa), $descriptions, $characters, self::heights($flora, $descriptions));
+        return new self($flora, $stage, $taxa, array_flip($taxa), $descriptions, $characters, self::heights($flora, $descriptions, $nevers), $nevers);
     }
 
     /** The character as it is read at a height of the tree. */
-    public function at(string $character, ?Position $position): CompiledCharacter
+    public function at(string $character, Position $position): CompiledCharacter
     {
-        return $this->heights[$position->value ?? ''][$character] ?? $this->characters[$character];
-    }
-
-    /** Whether the flora rules this reading out for the taxon. */
-    public function rulesOut(int $taxon, Character $character, Reading $reading): bool
-    {
-        return $this->at($character->id, $reading->position)->rulesOut($taxon, $reading->value);
+        return $this->heights[$position->value][$character] ?? $this->characters[$character];
     }
 
     /**
-     * @param list<Description> $descriptions
+     * The stated nevers a reading contradicts; none where it contradicts none. Where one of several was seen, each of them must be
+     * forbidden. What never has needles never has bands on them: then the line about the needles is the one leaned on.
+     *
+     * @return list<StatedNever>
+     */
+    public function forbidding(int $taxon, Character $character, Reading $reading): array
+    {
+        $lines = [];
+        foreach ($reading->oneOf as $value) {
+            $line = self::lineAgainst($this->nevers[$taxon][$character->id] ?? [], $value);
+            if (null === $line) {
+                return self::neverApplies($this->nevers[$taxon], $character);
+            }
+            $lines[$line->id] = $line;
+        }
+
+        return array_values($lines);
+    }
+
+    /** Whether a reading shows what the taxon's description, at that height, does not list: unusual, and no more than that. */
+    public function isUnusual(int $taxon, Character $character, Reading $reading): bool
+    {
+        $there = $this->at($character->id, $reading->position);
+        foreach ($reading->oneOf as $value) {
+            if (!$there->isUnlisted($taxon, $value)) {
+                return false;
+            }
+        }
+
+        return $character->isFirm();
+    }
+
+    /**
+     * @param array<string, list<StatedNever>> $nevers of one taxon, by character
+     *
+     * @return list<StatedNever> the lines by which the character can make no sense on the taxon; none where it could
+     */
+    private static function neverApplies(array $nevers, Character $character): array
+    {
+        $lines = [];
+        foreach ($character->applies->states ?? [] as $state) {
+            $line = self::lineAgainst($nevers[$character->applies->character ?? ''] ?? [], $state);
+            if (null === $line) {
+                return [];
+            }
+            $lines[$line->id] = $line;
+        }
+
+        return array_values($lines);
+    }
+
+    /** @param list<StatedNever> $lines */
+    private static function lineAgainst(array $lines, string|float $value): ?StatedNever
+    {
+        foreach ($lines as $line) {
+            if ($line->forbids($value)) {
+                return $line;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param list<Description>                       $descriptions
+     * @param list<array<string, list<StatedNever>>> $nevers
      *
      * @return array<string, array<string, CompiledCharacter>>
      */
-    private static function heights(Flora $flora, array $descriptions): array
+    private static function heights(Flora $flora, array $descriptions, array $nevers): array
     {
         $heights = [];
         foreach (Position::cases() as $position) {
@@ -79,7 +142,7 @@ final readonly class CompiledFlora
                 $differ += array_flip($overlay?->characters() ?? []);
             }
             $heights[$position->value] = array_map(
-                static fn (Character $character): CompiledCharacter => self::character($flora, $character, $there),
+                static fn (Character $character): CompiledCharacter => self::character($flora, $character, $there, $nevers),
                 array_intersect_key($flora->characters, $differ),
             );
         }
@@ -87,14 +150,20 @@ final readonly class CompiledFlora
         return $heights;
     }
 
-    /** @param list<Description> $descriptions */
-    private static function character(Flora $flora, Character $character, array $descriptions): CompiledCharacter
+    /**
+     * @param list<Description>                       $descriptions
+     * @param list<array<string, list<StatedNever>>> $nevers
+     */
+    private static function character(Flora $flora, Character $character, array $descriptions, array $nevers): CompiledCharacter
     {
-        return $character->isNumeric() ? self::numeric($flora, $character, $descriptions) : self::states($flora, $character, $descriptions);
+        return $character->isNumeric() ? self::numeric($flora, $character, $descriptions, $nevers) : self::states($flora, $character, $descriptions, $nevers);
     }
 
-    /** @param list<Description> $descriptions */
-    private static function states(Flora $flora, Character $character, array $descriptions): CompiledCharacter
+    /**
+     * @param list<Description>                       $descriptions
+     * @param list<array<string, list<StatedNever>>> $nevers
+     */
+    private static function states(Flora $flora, Character $character, array $descriptions, array $nevers): CompiledCharacter
     {
         $ids = array_keys($character->states);
         $count = \count($ids);
@@ -102,10 +171,10 @@ final readonly class CompiledFlora
         $sums = array_fill_keys($ids, 1.0 / $count);
         $described = 1.0;
         foreach ($descriptions as $t => $description) {
-            $frequencies = self::shares($description, $character);
-            if (null !== $frequencies) {
+            $listed = $description->frequencies($character->id);
+            if (null !== $listed) {
                 ++$described;
-                foreach ($frequencies as $id => $share) {
+                foreach ($listed as $id => $share) {
                     $sums[$id] += $share;
                 }
             } elseif ($flora->isInapplicable($description, $character)) {
@@ -116,38 +185,64 @@ final readonly class CompiledFlora
         }
         $background = array_map(static fn (float $sum): float => $sum / $described, $sums);
         $matrix = MisreadingModel::misread($character);
-        $shown = $misread = $ruledOut = [];
+        $shown = $misread = [];
+        $never = $unlisted = array_fill(0, $count, []);
         foreach ($descriptions as $t => $description) {
-            $frequencies = self::shares($description, $character);
+            $listed = $description->frequencies($character->id);
+            $lines = $nevers[$t][$character->id] ?? [];
+            $shares = isset($inapplicable[$t])
+                ? array_map(static fn (float $share): float => [] === self::neverApplies($nevers[$t], $character) ? DescriptionError::RATE * $share : 0.0, $background) // should it make sense after all
+                : self::withError($listed ?? $background, $lines, $ids);
             foreach ($ids as $s => $id) {
-                $ruledOut[$s][] = isset($inapplicable[$t]) || (null !== $frequencies && 0.0 === ($frequencies[$id] ?? 0.0));
-                $shown[$s][] = isset($inapplicable[$t]) ? 0.0 : (null === $frequencies ? $background[$id] : $frequencies[$id] ?? 0.0);
-                $wrong = null === $frequencies ? (isset($inapplicable[$t]) ? 1.0 / $count : $background[$id]) : 0.0;
-                foreach ($frequencies ?? [] as $true => $share) {
+                if (null !== self::lineAgainst($lines, $id)) {
+                    $never[$s][$t] = true;
+                }
+                if (isset($inapplicable[$t]) || (null !== $listed && 0.0 === ($listed[$id] ?? 0.0))) {
+                    $unlisted[$s][$t] = true;
+                }
+                $shown[$s][] = $shares[$id];
+                $wrong = isset($inapplicable[$t]) ? 1.0 / $count : 0.0;
+                foreach (isset($inapplicable[$t]) ? [] : $shares as $true => $share) {
                     $wrong += $share * ($matrix[$true][$id] ?? 0.0);
                 }
                 $misread[$s][] = $wrong;
             }
         }
 
-        return self::withReadings($character, array_flip($ids), [], $shown, $misread, $ruledOut, array_values($background), [], $silent, $inapplicable);
+        return self::withReadings($character, array_flip($ids), [], $shown, $misread, $never, $unlisted, array_values($background), [], $silent, $inapplicable);
     }
 
-    /** @return array<string, float>|null state → share of the taxon's trees that show it; null where the flora is silent */
-    private static function shares(Description $description, Character $character): ?array
+    /**
+     * What trees show, description error included: a small share for all states together that are neither listed nor stated never.
+     *
+     * @param array<string, float> $listed summing to 1
+     * @param list<StatedNever>    $lines
+     * @param list<string>         $ids    of all states
+     *
+     * @return array<string, float> for every state, summing to 1
+     */
+    private static function withError(array $listed, array $lines, array $ids): array
     {
-        $shares = $description->frequencies($character->id);
-        if (null === $shares || !$character->varies) {
-            return $shares;
+        $possible = array_filter($ids, static fn (string $id): bool => null === self::lineAgainst($lines, $id));
+        $unlisted = array_filter($possible, static fn (string $id): bool => 0.0 === ($listed[$id] ?? 0.0));
+        $error = [] === $unlisted ? 0.0 : DescriptionError::RATE;
+        $sum = array_sum(array_intersect_key($listed, array_flip($possible)));
+        $shares = array_fill_keys($ids, 0.0);
+        foreach ($possible as $id) {
+            $shares[$id] = ($listed[$id] ?? 0.0) / max(MisreadingModel::LEAST_PROBABILITY, $sum) * (1.0 - $error);
         }
-        $unusual = array_fill_keys(array_keys(array_diff_key($character->states, array_filter($shares, static fn (float $share): bool => $share > 0.0))), self::UNUSUAL);
-        $sum = 1.0 + array_sum($unusual);
+        foreach ($unlisted as $id) {
+            $shares[$id] = $error / \count($unlisted);
+        }
 
-        return array_map(static fn (float $share): float => $share / $sum, $unusual + $shares);
+        return $shares;
     }
 
-    /** @param list<Description> $descriptions */
-    private static function numeric(Flora $flora, Character $character, array $descriptions): CompiledCharacter
+    /**
+     * @param list<Description>                       $descriptions
+     * @param list<array<string, list<StatedNever>>> $nevers
+     */
+    private static function numeric(Flora $flora, Character $character, array $descriptions, array $nevers): CompiledCharacter
     {
         $whole = CharacterKind::Count === $character->kind;
         $ranges = $silent = $inapplicable = $bounds = [];
@@ -164,7 +259,8 @@ final readonly class CompiledFlora
             }
         }
         $edges = self::edges($bounds);
-        $shown = $misread = $ruledOut = $background = [];
+        $shown = $misread = $background = [];
+        $never = $unlisted = array_fill(0, \count($edges) - 1, []);
         for ($b = 0, $n = \count($edges) - 1; $b < $n; ++$b) {
             $row = [];
             foreach ($descriptions as $t => $_) {
@@ -172,13 +268,39 @@ final readonly class CompiledFlora
             }
             $background[$b] = 0.9 * array_sum($row) / max(1, \count($ranges)) + 0.1 / $n;
             foreach ($row as $t => $share) {
-                $shown[$b][] = isset($silent[$t]) ? $background[$b] : $share;
+                $forbidden = self::isNeverIn($nevers[$t][$character->id] ?? [], $edges[$b], $edges[$b + 1]);
+                $error = $forbidden ? 0.0 : DescriptionError::RATE * $background[$b];
+                $shown[$b][] = isset($silent[$t]) ? $background[$b] : (isset($inapplicable[$t]) ? $error : (1.0 - DescriptionError::RATE) * $share + $error);
                 $misread[$b][] = $background[$b];
-                $ruledOut[$b][] = isset($inapplicable[$t]) || (!$character->varies && isset($ranges[$t]) && 0.0 === $share);
+                if ($forbidden) {
+                    $never[$b][$t] = true;
+                }
+                if (isset($inapplicable[$t]) || (isset($ranges[$t]) && 0.0 === $share)) {
+                    $unlisted[$b][$t] = true;
+                }
             }
         }
 
-        return self::withReadings($character, [], $edges, $shown, $misread, $ruledOut, $background, $ranges, $silent, $inapplicable);
+        return self::withReadings($character, [], $edges, $shown, $misread, $never, $unlisted, $background, $ranges, $silent, $inapplicable);
+    }
+
+    /**
+     * Whether every count in [from, to) is stated never.
+     *
+     * @param list<StatedNever> $lines
+     */
+    private static function isNeverIn(array $lines, float $from, float $to): bool
+    {
+        if ([] === $lines) {
+            return false;
+        }
+        for ($count = $from; $count < $to; ++$count) {
+            if (null === self::lineAgainst($lines, $count)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**
@@ -202,24 +324,25 @@ final readonly class CompiledFlora
     }
 
     /**
-     * @param array<string, int>                    $outcomes
-     * @param list<float>                           $edges
-     * @param array<int, list<float>>               $shown
-     * @param array<int, list<float>>               $misread
-     * @param array<int, list<bool>>                $ruledOut
-     * @param array<int, float>                     $background
-     * @param array<int, \Hylognosis\Flora\NumberRange> $ranges
-     * @param array<int, true>                      $silent
-     * @param array<int, true>                      $inapplicable
+     * @param array<string, int>      $outcomes
+     * @param list<float>             $edges
+     * @param array<int, list<float>> $shown
+     * @param array<int, list<float>> $misread
+     * @param list<array<int, true>>  $never
+     * @param list<array<int, true>>  $unlisted
+     * @param array<int, float>       $background
+     * @param array<int, NumberRange> $ranges
+     * @param array<int, true>        $silent
+     * @param array<int, true>        $inapplicable
      */
-    private static function withReadings(Character $character, array $outcomes, array $edges, array $shown, array $misread, array $ruledOut, array $background, array $ranges, array $silent, array $inapplicable): CompiledCharacter
+    private static function withReadings(Character $character, array $outcomes, array $edges, array $shown, array $misread, array $never, array $unlisted, array $background, array $ranges, array $silent, array $inapplicable): CompiledCharacter
     {
         $rate = MisreadingModel::plainRate($character);
         $read = [];
         $spread = array_fill(0, \count($shown[0]), 0.0);
         foreach ($shown as $o => $row) {
             foreach ($row as $t => $share) {
-                $probability = max(1e-9, (1.0 - $rate) * $share + $rate * $misread[$o][$t]);
+                $probability = MisreadingModel::read($rate, $share, $misread[$o][$t]);
                 $read[$o][] = $probability;
                 $spread[$t] -= $probability * log($probability);
             }
@@ -235,7 +358,7 @@ final readonly class CompiledFlora
 
         return new CompiledCharacter(
             $character, $outcomes, $edges, array_values($shown), array_values($misread), array_values($read), array_values($spread),
-            array_values($ruledOut), array_values($background), $backgroundSpread, $ranges, $silent, $inapplicable, $phases,
+            $never, $unlisted, array_values($background), $backgroundSpread, $ranges, $silent, $inapplicable, $phases,
         );
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Identification;
 
-/** What one taxon shows that others never show: for each character, the chance that a look at it speaks against another taxon. */
+/** What one taxon shows that others state they never show: for each character, the chance that a look at it speaks against another taxon. */
 final class Contrast
 {
     /** @var array<string, list<float>> character → taxon number → chance, 0 to 1 */
@@ -20,7 +20,7 @@ final class Contrast
         return new self($compiled, $compiled->numbers[$taxon]);
     }
 
-    /** Chance that a tree of the taxon shows something in this character that the other never shows. */
+    /** Chance that a tree of the taxon shows something in this character that the other states it never shows. */
     public function against(string $character, int $other): float
     {
         return $this->row($character)[$other];
@@ -41,12 +41,8 @@ final class Contrast
         }
         foreach ($character->shown as $o => $shown) {
             $share = $shown[$this->own];
-            if ($share > 0.0) {
-                foreach ($character->ruledOut[$o] as $t => $never) {
-                    if ($never) {
-                        $row[$t] += $share;
-                    }
-                }
+            foreach (isset($character->unlisted[$o][$this->own]) ? [] : $character->never[$o] as $t => $_) {
+                $row[$t] += $share;
             }
         }
 

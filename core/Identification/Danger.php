@@ -9,25 +9,30 @@ use Hylognosis\Examination\Reading;
 use Hylognosis\Flora\Character;
 use Hylognosis\Flora\Organ;
 use Hylognosis\Flora\Severity;
+use Hylognosis\Flora\StatedNever;
 use Hylognosis\Flora\Taxon;
 
 /**
- * A dangerous taxon against what was seen. It is excluded by sure contradictions in characters of at least two
- * organs, one of them more telling than bark and outline; where the flora calls a character decisive for the
- * pair, by that one alone.
+ * A dangerous taxon against what was seen. It is excluded where something was seen for sure that it is stated never to show,
+ * in characters of at least two organs, one of them more telling than bark and outline; where the flora calls a character
+ * decisive for the pair, by that one alone. What its description merely does not mention excludes nothing.
  */
 final readonly class Danger
 {
-    /** @param list<string> $contradictions characters in which something was seen for sure that this taxon never shows */
+    private const ORGANS = 2;
+
+    /**
+     * @param array<string, list<StatedNever>> $contradictions character → the lines it contradicts
+     * @param array<string, Organ>             $organs         those the lines speak of
+     */
     private function __construct(
         public Taxon $taxon,
         public Severity $severity,
         public array $contradictions,
-        /** @var array<string, Organ> */
         public array $organs,
         bool $decided,
     ) {
-        $this->excluded = $decided || (\count($organs) >= 2 && self::oneDecides($organs));
+        $this->excluded = $decided || self::suffice($organs);
     }
 
     private bool $excluded;
@@ -62,16 +67,16 @@ final readonly class Danger
         $decided = false;
         foreach ($seen as $id => [$character, $readings]) {
             foreach ($readings as $reading) {
-                if ($compiled->rulesOut($number, $character, $reading)) {
-                    $contradictions[] = $id;
-                    $organs[$character->organ->value] = $character->organ;
-                    $decided = $decided || \in_array($id, $decisive, true);
-                    break;
+                foreach ($compiled->forbidding($number, $character, $reading) as $line) {
+                    $contradictions[$id][$line->id] = $line;
+                    $organ = $compiled->flora->character($line->character)->organ;
+                    $organs[$organ->value] = $organ;
+                    $decided = $decided || \in_array($line->character, $decisive, true);
                 }
             }
         }
 
-        return new self($taxon, $severity, $contradictions, $organs, $decided);
+        return new self($taxon, $severity, array_map(array_values(...), $contradictions), $organs, $decided);
     }
 
     public function isExcluded(): bool
@@ -88,7 +93,7 @@ final readonly class Danger
         $with = $this->organs + [$organ->value => $organ];
 
         return match (true) {
-            \count($with) >= 2 && self::oneDecides($with) => 1.0,
+            self::suffice($with) => 1.0,
             isset($this->organs[$organ->value]) => 0.0,
             default => 0.5,
         };
@@ -105,15 +110,13 @@ final readonly class Danger
         return $steps;
     }
 
-    /** @param array<string, Organ> $organs */
-    private static function oneDecides(array $organs): bool
+    /**
+     * The rule of two organs: contradictions in these are enough, since one of them is more telling than bark, outline and site.
+     *
+     * @param array<Organ> $organs each once
+     */
+    public static function suffice(array $organs): bool
     {
-        foreach ($organs as $organ) {
-            if ($organ->decidesAlone()) {
-                return true;
-            }
-        }
-
-        return false;
+        return \count($organs) >= self::ORGANS && [] !== array_filter($organs, static fn (Organ $organ): bool => $organ->decidesAlone());
     }
 }

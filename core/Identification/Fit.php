@@ -6,6 +6,7 @@ namespace Hylognosis\Identification;
 
 use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\Finding;
+use Hylognosis\Flora\NumberRange;
 
 /**
  * How well one taxon explains what was seen, taken by itself: the share of its own specimens that would look
@@ -45,24 +46,29 @@ final readonly class Fit
             return null;
         }
         $rate = MisreadingModel::rate($finding);
-        if (isset($compiled->inapplicable[$taxon])) {
-            return [[1.0 - $rate, $rate], log(max(1e-9, $rate))];
+        $readings = $finding->readings();
+        if (isset($compiled->inapplicable[$taxon]) || [] === $readings) { // makes no sense on it, and was scored; or the other way round
+            $odd = MisreadingModel::read($rate, DescriptionError::RATE, 1.0);
+
+            return isset($compiled->inapplicable[$taxon]) && [] === $readings ? null : [[1.0 - $odd, $odd], log($odd)];
         }
         $logs = [];
         if ($compiled->character->isNumeric()) {
             $range = $compiled->ranges[$taxon];
-            $tails = $range->least < $range->low || $range->most > $range->high;
-            $probabilities = [$tails ? (1 - $rate) * 0.9 : 1 - $rate, $tails ? (1 - $rate) * 0.1 : 0.0, $rate];
-            foreach ($finding->values() as $number) {
-                $logs[] = log(max(1e-9, $probabilities[$range->contains((float) $number) ? 0 : ($range->allows((float) $number) ? 1 : 2)]));
+            $tails = $range->least < $range->low || $range->most > $range->high ? NumberRange::BEYOND_NORMAL : 0.0;
+            $outside = MisreadingModel::read($rate, DescriptionError::RATE, 1.0);
+            $probabilities = [(1.0 - $outside) * (1.0 - $tails), (1.0 - $outside) * $tails, $outside];
+            foreach ($readings as $reading) {
+                $number = (float) $reading->number();
+                $logs[] = log($probabilities[$range->contains($number) ? 0 : ($range->allows($number) ? 1 : 2)]);
             }
         } else {
             $probabilities = [];
             foreach ($compiled->shown as $o => $row) {
-                $probabilities[] = max(1e-9, (1.0 - $rate) * $row[$taxon] + $rate * $compiled->misread[$o][$taxon]);
+                $probabilities[] = MisreadingModel::read($rate, $row[$taxon], $compiled->misread[$o][$taxon]);
             }
-            foreach ($finding->values() as $state) {
-                $logs[] = log($probabilities[$compiled->outcomes[(string) $state]]);
+            foreach ($readings as $reading) {
+                $logs[] = log(array_sum(array_map(static fn (string|float $state): float => $probabilities[$compiled->outcomes[(string) $state]], $reading->oneOf)));
             }
         }
 

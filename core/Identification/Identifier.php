@@ -6,6 +6,8 @@ namespace Hylognosis\Identification;
 
 use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\Finding;
+use Hylognosis\Examination\Reading;
+use Hylognosis\Flora\Applicability;
 
 /**
  * Bayes' rule over the taxa of a flora and one more hypothesis, "something this flora does not hold".
@@ -61,48 +63,91 @@ final readonly class Identifier
     {
         $rate = MisreadingModel::rate($finding);
         $readings = $finding->readings();
+        if ([] === $readings) {
+            return $this->ofNotApplicable($compiled, $finding->character->applies, $rate);
+        }
         $sums = array_fill(0, \count($compiled->taxa) + 1, 0.0);
         foreach ($readings as $reading) {
             $character = $compiled->at($finding->character->id, $reading->position);
-            foreach (\is_string($reading->value) ? $this->ofState($character, $reading->value, $rate) : $this->ofNumber($character, $reading->value, $rate) as $t => $probability) {
-                $sums[$t] += log($probability);
+            $number = $reading->number();
+            if (null !== $number) {
+                $this->addNumber($sums, $compiled, $character, $number, $rate);
+            } elseif (1 === \count($reading->oneOf)) {
+                $this->addState($sums, $character, $character->outcomes[(string) $reading->oneOf[0]], $rate);
+            } else {
+                $this->addEither($sums, $character, $reading->oneOf, $rate);
             }
         }
         $pooled = min(sqrt(\count($readings)), self::MOST_REPEATS) / \count($readings);
+        if (1.0 === $pooled) {
+            return array_values($sums);
+        }
 
         return array_values(array_map(static fn (float $sum): float => $sum * $pooled, $sums));
     }
 
-    /** @return list<float> */
-    private function ofState(CompiledCharacter $compiled, string $state, float $rate): array
+    /** @param array<int, float> $sums */
+    private function addState(array &$sums, CompiledCharacter $compiled, int $o, float $rate): void
     {
-        $o = $compiled->outcomes[$state];
         $misread = $compiled->misread[$o];
-        $row = [];
-        foreach ($compiled->shown[$o] as $t => $share) {
-            $row[] = max(1e-9, (1.0 - $rate) * $share + $rate * $misread[$t]);
+        $right = 1.0 - $rate;
+        foreach ($compiled->shown[$o] as $t => $share) { // the rule of MisreadingModel::read, written out: this is the innermost loop
+            $probability = $right * $share + $rate * $misread[$t];
+            $sums[$t] += log($probability > MisreadingModel::LEAST_PROBABILITY ? $probability : MisreadingModel::LEAST_PROBABILITY);
         }
-        $row[] = max(1e-9, $compiled->background[$o]);
-
-        return $row;
+        $sums[\count($misread)] += log(max(MisreadingModel::LEAST_PROBABILITY, $compiled->background[$o]));
     }
 
-    /** @return list<float> */
-    private function ofNumber(CompiledCharacter $compiled, float $number, float $rate): array
+    /**
+     * One of several was seen: the chances of each add up.
+     *
+     * @param array<int, float>              $sums
+     * @param non-empty-list<string|float> $oneOf
+     */
+    private function addEither(array &$sums, CompiledCharacter $compiled, array $oneOf, float $rate): void
+    {
+        $taxa = \count($sums) - 1;
+        $outcomes = array_map(static fn (string|float $state): int => $compiled->outcomes[(string) $state], $oneOf);
+        for ($t = 0; $t <= $taxa; ++$t) {
+            $probability = 0.0;
+            foreach ($outcomes as $o) {
+                $probability += $t < $taxa ? MisreadingModel::read($rate, $compiled->shown[$o][$t], $compiled->misread[$o][$t]) : $compiled->background[$o];
+            }
+            $sums[$t] += log(min(1.0, max(MisreadingModel::LEAST_PROBABILITY, $probability)));
+        }
+    }
+
+    /** @param array<int, float> $sums */
+    private function addNumber(array &$sums, CompiledFlora $flora, CompiledCharacter $compiled, float $number, float $rate): void
     {
         [$from, $to] = $compiled->interval($number);
         $background = $compiled->backgroundDensity($from, $to);
-        $row = [];
-        for ($t = 0, $n = \count($compiled->shown[0]); $t < $n; ++$t) {
+        $taxa = \count($sums) - 1;
+        $reading = new Reading([$number]);
+        for ($t = 0; $t < $taxa; ++$t) {
+            $error = isset($flora->nevers[$t][$compiled->character->id]) && [] !== $flora->forbidding($t, $compiled->character, $reading) ? 0.0 : DescriptionError::RATE * $background;
             $share = match (true) {
-                isset($compiled->ranges[$t]) => $compiled->ranges[$t]->share($from, $to, $compiled->isCount()),
+                isset($compiled->ranges[$t]) => (1.0 - DescriptionError::RATE) * $compiled->ranges[$t]->share($from, $to, $compiled->isCount()) + $error,
                 isset($compiled->silent[$t]) => $background,
-                default => 0.0,
+                default => $error,
             };
-            $row[] = max(1e-9, (1.0 - $rate) * $share + $rate * $background);
+            $sums[$t] += log(MisreadingModel::read($rate, $share, $background));
         }
-        $row[] = max(1e-9, $background);
+        $sums[$taxa] += log(max(MisreadingModel::LEAST_PROBABILITY, $background));
+    }
 
-        return $row;
+    /** @return list<float> */
+    private function ofNotApplicable(CompiledFlora $compiled, ?Applicability $applies, float $rate): array
+    {
+        $parent = null === $applies ? null : $compiled->characters[$applies->character];
+        $makesSense = array_fill(0, \count($compiled->taxa) + 1, 0.0);
+        foreach ($applies->states ?? [] as $state) {
+            $o = $parent->outcomes[$state] ?? 0;
+            foreach ([...$parent->shown[$o] ?? [], $parent->background[$o] ?? 0.0] as $t => $share) {
+                $makesSense[$t] += $share;
+            }
+        }
+
+        return array_values(array_map(static fn (float $share): float => log(MisreadingModel::read($rate, 1.0 - min(1.0, $share), min(1.0, $share))), $makesSense));
     }
 }

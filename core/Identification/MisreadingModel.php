@@ -13,6 +13,8 @@ use Hylognosis\Flora\Character;
  */
 final readonly class MisreadingModel
 {
+    /** No reading is impossible: below this a probability is not told from nought. */
+    public const LEAST_PROBABILITY = 1e-9;
     private const NAMED_SHARE = 0.8;
     private const LEAST = 0.002;
     private const MOST = 0.6;
@@ -34,6 +36,20 @@ final readonly class MisreadingModel
     public static function plainRate(Character $character): float
     {
         return 0.0 === $character->misreading ? 0.0 : max(self::LEAST, $character->misreading);
+    }
+
+    /**
+     * Probability that a look reads a value.
+     *
+     * @param float $rate    how often looks are misread, 0 to 1
+     * @param float $shown   how often the tree shows the value, 0 to 1
+     * @param float $misread how often a misreading ends in it, 0 to 1
+     */
+    public static function read(float $rate, float $shown, float $misread): float
+    {
+        $probability = (1.0 - $rate) * $shown + $rate * $misread;
+
+        return $probability > self::LEAST_PROBABILITY ? $probability : self::LEAST_PROBABILITY;
     }
 
     /**

@@ -5,15 +5,17 @@ declare(strict_types=1);
 namespace Hylognosis\Identification;
 
 use Hylognosis\Flora\Character;
+use Hylognosis\Reason\Reason;
 
 /** A look worth taking next. */
 final readonly class Suggestion
 {
     /**
-     * @param float        $worth  expected gain per effort; only its order means anything
-     * @param float        $bits   expected fall in entropy over the taxa
-     * @param float        $closes expected number of open points of the clearance it closes
-     * @param list<string> $parts  taxa it would help to part
+     * @param float        $worth    expected gain per effort; only its order means anything
+     * @param float        $bits     expected fall in entropy over the taxa
+     * @param float        $closes   expected number of open points of the clearance it closes
+     * @param bool         $required the part aimed at requires it
+     * @param list<string> $parts    taxa it would help to part
      */
     public function __construct(
         public Character $character,
@@ -22,7 +24,7 @@ final readonly class Suggestion
         public float $closes,
         public bool $required,
         public array $parts,
-        public string $because,
+        public Reason $because,
     ) {
     }
 }

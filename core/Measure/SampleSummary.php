@@ -30,6 +30,16 @@ final readonly class SampleSummary
         return new self($count, min($numbers), max($numbers), $mean, $count > 1 ? sqrt($squares / ($count - 1)) : 0.0);
     }
 
+    /**
+     * The same in another unit.
+     *
+     * @param \Closure(float): float $converted linear, without an offset
+     */
+    public function in(\Closure $converted): self
+    {
+        return new self($this->count, $converted($this->least), $converted($this->most), $converted($this->mean), $converted($this->standardDeviation));
+    }
+
     /** For people: `7`, or `5 to 7, mean 6.3, spread 1.2, on 3`. */
     public function words(): string
     {

@@ -32,11 +32,6 @@ final readonly class Window
         return $this->from->until($this->to) + 1;
     }
 
-    public function shifted(int $days): self
-    {
-        return 365 === $this->days() ? $this : new self($this->from->plus($days), $this->to->plus($days));
-    }
-
     public function words(): string
     {
         return 365 === $this->days() ? 'all year' : $this->from->words().' to '.$this->to->words();

@@ -14,6 +14,7 @@ use Hylognosis\Clearance\Strength;
 use Hylognosis\Examination\Certainty;
 use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\ExaminerRole;
+use Hylognosis\Examination\Look;
 use Hylognosis\Examination\Observation;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\RequiredFeature;
@@ -78,8 +79,8 @@ final class Desk
     {
         $observations = [];
         foreach ($scores as $id => $looks) {
-            foreach ($looks as $values) {
-                $observations[] = $this->observation((string) $id, $values);
+            foreach ($looks as $i => $values) {
+                $observations[] = $this->observation((string) $id, $values, new Look($i > 0));
             }
         }
 
@@ -129,21 +130,21 @@ final class Desk
 
     private function dossier(Identification $identification): Dossier
     {
-        return new Dossier($this->goal->claim, $identification, $this->phenology, new PlaceTerms(true), $this->takenOn());
+        return new Dossier($this->goal->confirmedOn($this->takenOn()), $identification, $this->phenology, new PlaceTerms(true), $this->takenOn());
     }
 
     /** @param non-empty-list<string|float> $values */
-    private function observation(string $id, array $values): Observation
+    private function observation(string $id, array $values, Look $look): Observation
     {
         $character = $this->compiled->flora->character($id);
         $samples = max(2, $this->goal->required[$id]->samples ?? 2);
         $numbers = array_values(array_filter($values, is_float(...)));
         if ([] !== $numbers) {
-            return Observation::ofNumbers($character, [...$numbers, ...array_fill(0, max(0, $samples - \count($numbers)), $numbers[0])], Certainty::Sure, Whereabouts::Tree);
+            return Observation::ofNumbers($character, [...$numbers, ...array_fill(0, max(0, $samples - \count($numbers)), $numbers[0])], Certainty::Sure, Whereabouts::Tree, look: $look);
         }
         $states = array_values(array_filter($values, is_string(...)));
         \assert([] !== $states);
 
-        return Observation::ofStates($character, $states, Certainty::Sure, $samples, Whereabouts::Tree);
+        return Observation::ofStates($character, $states, Certainty::Sure, $samples, Whereabouts::Tree, look: $look);
     }
 }

@@ -12,13 +12,16 @@ use Hylognosis\Identification\MisreadingModel;
 /**
  * How a simulated examiner reads. A tree that shows mostly one value shows another beside it in one look out of five.
  * A look goes wrong at the examiner's rate, more often for characters the flora calls easily misread, never less often
- * than a fifth of that rate; then another state is read, mostly one the flora names as confused with the true one, or,
- * for numbers, what some other taxon of the flora would show. More samples do not help: the same eye makes the same mistake.
+ * than a fifth of that rate; then another state is read: half the time the one the examiner hopes for, otherwise mostly one the
+ * flora names as confused with the true one, or, for numbers, what some other taxon of the flora would show. More samples do
+ * not help: the same eye makes the same mistake.
  */
 final readonly class Eye
 {
     /** A second look repeats the first reading so often, right or wrong. */
     public const REPEATS = 0.3;
+    /** So many of the misreadings lean toward the hope (an assumption). */
+    private const LEANS = 0.5;
     private const ALSO_SHOWN = 0.2;
     private const LEAST_SHARE = 0.2;
     private const MOST = 0.6;
@@ -43,9 +46,11 @@ final readonly class Eye
     /**
      * What one look can read on a tree that shows mostly the given value.
      *
+     * @param list<string|float> $hoped what the examiner would like to read
+     *
      * @return non-empty-list<ReadValues>
      */
-    public function reads(CompiledCharacter $character, Showing $showing, int $mostly): array
+    public function reads(CompiledCharacter $character, Showing $showing, int $mostly, array $hoped = []): array
     {
         $rate = $this->rate($character->character);
         $true = $showing->values[$mostly];
@@ -55,12 +60,30 @@ final readonly class Eye
                 $reads[] = new ReadValues([$true, $value], (1 - $rate) * self::ALSO_SHOWN * $showing->shares[$i]);
             }
         }
-        $wrong = \is_string($true) ? (MisreadingModel::misread($character->character)[$true] ?? []) : self::elsewhere($character, $true);
-        foreach ($wrong as $value => $share) {
-            $reads[] = new ReadValues([\is_string($true) ? (string) $value : (float) $value], $rate * $share);
+        foreach ($this->wrong($character, $true, array_values(array_filter($hoped, static fn (string|float $value): bool => $value !== $true))) as [$value, $share]) {
+            $reads[] = new ReadValues([$value], $rate * $share);
         }
 
         return $reads;
+    }
+
+    /**
+     * @param list<string|float> $hoped but the true one
+     *
+     * @return list<array{string|float, float}> value → share of the misreadings
+     */
+    private function wrong(CompiledCharacter $character, string|float $true, array $hoped): array
+    {
+        $leans = [] === $hoped ? 0.0 : self::LEANS;
+        $wrong = [];
+        foreach (\is_string($true) ? (MisreadingModel::misread($character->character)[$true] ?? []) : self::elsewhere($character, $true) as $value => $share) {
+            $wrong[] = [\is_string($true) ? (string) $value : (float) $value, (1.0 - $leans) * $share];
+        }
+        foreach ($hoped as $value) {
+            $wrong[] = [$value, $leans / \count($hoped)];
+        }
+
+        return $wrong;
     }
 
     /** @return array<int|string, float> numbers other taxa show → share of the misreadings */

@@ -7,7 +7,6 @@ namespace Hylognosis\Rehearsal;
 use Hylognosis\Clearance\Claim;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\LifeStage;
-use Hylognosis\Flora\Organ;
 use Hylognosis\Flora\Part;
 use Hylognosis\Flora\RequiredFeature;
 use Hylognosis\Flora\Severity;
@@ -16,6 +15,8 @@ use Hylognosis\Flora\Taxon;
 use Hylognosis\Identification\CompiledCharacter;
 use Hylognosis\Identification\CompiledFlora;
 use Hylognosis\Identification\Contrast;
+use Hylognosis\Identification\Danger;
+use Hylognosis\Identification\RequiredList;
 use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Season\Phenology;
 
@@ -108,49 +109,32 @@ final readonly class FloraAudit
     {
         $other = $this->compiled->numbers[$danger->id];
         $lookAlike = $part->lookAlike($danger->id);
-        $characters = $organs = $further = [];
-        $decided = false;
-        foreach ($part->required as $feature) {
-            if ($this->partsForCertain($feature, $other)) {
-                $characters[] = $feature->character;
-                $organ = $this->flora->character($feature->character)->organ;
+        $keepingOut = (new RequiredList($this->compiled, $part))->keepingOut($danger);
+        $decisive = $lookAlike->decisive ?? [];
+        $organs = $further = [];
+        $unread = 0;
+        foreach ($keepingOut as $lines) {
+            foreach ($lines as $line) {
+                $organ = $this->flora->character($line->character)->organ;
                 $organs[$organ->value] = $organ;
-                $decided = $decided || \in_array($feature->character, $lookAlike->decisive ?? [], true);
+                $unread += (int) (0 === $line->agreements());
             }
         }
         $reachable = $organs;
-        foreach ($this->compiled->characters as $id => $character) {
-            if (!\in_array($id, $characters, true) && $contrast->against($id, $other) > self::MOSTLY) {
+        foreach ($this->compiled->nevers[$other] as $id => $_) {
+            if (!isset($keepingOut[$id]) && $contrast->against($id, $other) > self::MOSTLY) {
                 $further[] = $id;
-                $reachable[$character->character->organ->value] = $character->character->organ;
-                $decided = $decided || \in_array($id, $lookAlike->decisive ?? [], true);
+                $reachable[$this->flora->character($id)->organ->value] = $this->flora->character($id)->organ;
             }
         }
+        $characters = array_keys($keepingOut);
 
         return new PairAudit(
             $taxon->id, $part->id, $danger->id, Severity::worse($danger->severity(), $lookAlike->severity ?? Severity::Harmless),
             $characters, array_values($organs), $further,
-            self::enough($organs) || ([] !== array_intersect($characters, $lookAlike->decisive ?? [])), $decided || self::enough($reachable),
+            Danger::suffice($organs) || [] !== array_intersect($characters, $decisive),
+            Danger::suffice($reachable) || [] !== array_intersect([...$characters, ...$further], $decisive), $unread,
         );
-    }
-
-    /** Whether the dangerous taxon never shows any value the feature accepts. */
-    private function partsForCertain(RequiredFeature $feature, int $danger): bool
-    {
-        $character = $this->compiled->characters[$feature->character];
-        if (null !== $feature->range) {
-            $range = $character->ranges[$danger] ?? null;
-
-            return isset($character->inapplicable[$danger]) || (null !== $range && ($range->most < $feature->range->least || $range->least > $feature->range->most));
-        }
-
-        return [] === array_filter($feature->states, static fn (string $state): bool => !$character->rulesOut($danger, $state));
-    }
-
-    /** @param array<string, Organ> $organs */
-    private static function enough(array $organs): bool
-    {
-        return \count($organs) >= 2 && [] !== array_filter($organs, static fn (Organ $organ): bool => $organ->decidesAlone());
     }
 
     /** @return list<Remark> required lists that cannot be met, or hardly */
@@ -243,17 +227,25 @@ final readonly class FloraAudit
         return $remarks;
     }
 
-    /** @return list<Remark> parts whose gate can never open, since a danger cannot be excluded */
+    /**
+     * Parts whose gate cannot open as long as some dangerous kinds do not state enough of what they never show. That is shut, and
+     * safe; it is no fault, and it says what is to be written next.
+     *
+     * @return list<Remark>
+     */
     private function blocked(): array
     {
-        $remarks = [];
+        $remarks = $byPart = [];
         foreach ($this->pairs() as $pair) {
             $where = $pair->taxon.', '.$pair->part;
             if (!$pair->canExclude) {
-                $remarks[] = new Remark(true, $where, \sprintf('%s (%s) can never be excluded: the descriptions part the two in too few organs.', $pair->danger, $pair->severity->value));
+                $byPart[$where][] = $pair->danger;
             } elseif (!$pair->excludes) {
                 $remarks[] = new Remark(false, $where, \sprintf('the required list alone does not exclude %s (%s); it takes one of: %s.', $pair->danger, $pair->severity->value, implode(', ', \array_slice($pair->further, 0, 4))));
             }
+        }
+        foreach ($byPart as $where => $dangers) {
+            $remarks[] = new Remark(false, $where, \sprintf('stays shut: %d dangerous kinds do not yet state in two organs what they never show and this shows (%s).', \count($dangers), implode(', ', \array_slice($dangers, 0, 3)).(\count($dangers) > 3 ? ' …' : '')));
         }
 
         return $remarks;

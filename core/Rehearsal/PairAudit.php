@@ -11,11 +11,12 @@ use Hylognosis\Flora\Severity;
 final readonly class PairAudit
 {
     /**
-     * @param list<string> $characters required characters of which the dangerous taxon never shows an accepted value
+     * @param list<string> $characters required characters of which the dangerous taxon states that it never shows an accepted value
      * @param list<Organ>  $organs     of those characters, each once
      * @param list<string> $further    other characters that part the two more often than not
      * @param bool         $excludes   whether meeting the required list alone excludes the dangerous taxon
      * @param bool         $canExclude whether it can be excluded at all
+     * @param int          $unread     stated nevers among those the list leans on that nobody has read but their author
      */
     public function __construct(
         public string $taxon,
@@ -27,6 +28,7 @@ final readonly class PairAudit
         public array $further,
         public bool $excludes,
         public bool $canExclude,
+        public int $unread = 0,
     ) {
     }
 }

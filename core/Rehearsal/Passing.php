@@ -13,6 +13,7 @@ final readonly class Passing
      * @param float|null $estimate 0 to 1, by importance sampling; null where the exact bound alone was small enough
      * @param float      $bound    95 % upper bound, 0 to 1; exact where there is no estimate
      * @param int        $played   simulated examinations behind the estimate
+     * @param PairBound  $exact    by summation, with what follows if somebody wants it or a stated never is false
      */
     public function __construct(
         public string $taxon,
@@ -23,6 +24,7 @@ final readonly class Passing
         public ?float $estimate,
         public float $bound,
         public int $played,
+        public PairBound $exact,
     ) {
     }
 

@@ -33,8 +33,9 @@ final class Rehearsal
     private const PROVEN = 0.1;
     /** Of the parts an unknown tree could be hoped to be, so many that it passes for most easily are played. */
     private const HOPES = 6;
-    /** One-sided 95 % of the normal distribution. */
-    private const Z = 1.6448536269514722;
+    /** With fewer plays the upper bound of a rare event is too low too often. */
+    private const FEWEST_PLAYS = 1000;
+    private const RESAMPLES = 400;
     private const FEWEST_PASSES = 30;
 
     /** @var array<string, CompiledFlora> */
@@ -83,7 +84,7 @@ final class Rehearsal
     /** How often right trees are cleared in a month in which the part has its window. */
     public function right(Taxon $taxon, Part $part, int $month, DayOfYear $day, ExaminerKind $kind): RightClearance
     {
-        $goal = Goal::of(new Claim($taxon, $part, []), $day);
+        $goal = new Goal(new Claim($taxon, $part, []), $day);
         $random = $this->random('right', $taxon->id, $part->id, (string) $month, $kind->value);
         $cleared = $played = 0;
         $looks = $inTheWay = [];
@@ -114,40 +115,55 @@ final class Rehearsal
      */
     public function passing(Taxon $taxon, Part $part, Taxon $danger, array $days, ExaminerKind $kind): Passing
     {
-        $goal = null;
-        $bound = -1.0;
+        $goal = $worst = null;
         foreach ($days as $day) {
-            $there = Goal::of(new Claim($taxon, $part, []), $day);
-            $most = $this->bound($this->flora, $there, $danger->id, $kind);
-            [$goal, $bound] = $most > $bound ? [$there, $most] : [$goal, $bound];
+            $there = new Goal(new Claim($taxon, $part, []), $day);
+            $bound = $this->pairBound($this->flora, $there, $danger->id, $kind);
+            [$goal, $worst] = null === $worst || $bound->independent() > $worst->independent() ? [$there, $bound] : [$goal, $worst];
         }
-        \assert(null !== $goal);
+        \assert(null !== $goal && null !== $worst);
         $severity = Severity::worse($danger->severity(), $part->lookAlike($danger->id)->severity ?? Severity::Harmless);
-        if ($bound <= self::PROVEN * $kind->aim()) {
-            return new Passing($taxon->id, $part->id, $danger->id, $severity, $kind, null, $bound, 0);
+        if ($worst->independent() <= self::PROVEN * $kind->aim()) {
+            return new Passing($taxon->id, $part->id, $danger->id, $severity, $kind, null, $worst->independent(), 0, $worst);
         }
         $random = $this->random('passing', $taxon->id, $part->id, $danger->id, $kind->value);
-        $mean = $variance = 0.0;
-        $passed = $played = 0;
+        $weights = [];
         foreach (self::STAGES as [$stage, $share]) {
             $rehearser = $this->rehearser($this->compiled($this->flora, $stage), $goal, $kind, $danger->id, true);
-            $sum = $squares = 0.0;
-            $n = max(1, (int) round($this->plays * $share));
-            for ($i = 0; $i < $n; ++$i, ++$played) {
+            for ($i = 0, $n = max(1, (int) round(max(self::FEWEST_PLAYS, $this->plays) * $share)); $i < $n; ++$i) {
                 $course = $rehearser->play(Chance::leaning($random));
-                if ($course->cleared) {
-                    ++$passed;
-                    $sum += $course->weight;
-                    $squares += $course->weight ** 2;
-                }
+                $weights[] = $course->cleared ? $course->weight : 0.0;
             }
-            $mean += $share * $sum / $n;
-            $variance += $share ** 2 * max(0.0, $squares / $n - ($sum / $n) ** 2) / $n;
         }
+        \assert([] !== $weights);
+        $played = \count($weights);
+        $passed = \count(array_filter($weights, static fn (float $weight): bool => $weight > 0.0));
         // Too few passes make a poor estimate of the spread: then only the exact bound counts.
-        $upper = $passed >= self::FEWEST_PASSES ? min($bound, $mean + self::Z * sqrt($variance)) : $bound;
+        $upper = $passed >= self::FEWEST_PASSES ? min($worst->independent(), self::bootstrapped($weights, $random)) : $worst->independent();
 
-        return new Passing($taxon->id, $part->id, $danger->id, $severity, $kind, $mean, $upper, $played);
+        return new Passing($taxon->id, $part->id, $danger->id, $severity, $kind, array_sum($weights) / $played, $upper, $played, $worst);
+    }
+
+    /**
+     * 95 % upper bound of a mean, by drawing as many again from what was seen, many times over: weights of rare events are too skew
+     * for the normal distribution. Source: B. Efron, Ann. Statist. 7 (1979) 1–26 (memory).
+     *
+     * @param non-empty-list<float> $weights
+     */
+    private static function bootstrapped(array $weights, Randomizer $random): float
+    {
+        $n = \count($weights);
+        $means = [];
+        for ($b = 0; $b < self::RESAMPLES; ++$b) {
+            $sum = 0.0;
+            for ($i = 0; $i < $n; ++$i) {
+                $sum += $weights[$random->getInt(0, $n - 1)];
+            }
+            $means[] = $sum / $n;
+        }
+        sort($means);
+
+        return $means[(int) ceil(0.95 * self::RESAMPLES) - 1];
     }
 
     /** What becomes of a taxon's trees where the flora does not hold it. A hope for a group it belongs to is no test: it would be true. */
@@ -162,7 +178,7 @@ final class Rehearsal
                 continue; // the name of the group would be enough, and would be true
             }
             $days = self::months($part);
-            $goal = Goal::of(new Claim($hoped, $part, []), $days[array_keys($days)[intdiv(\count($days), 2)]]);
+            $goal = new Goal(new Claim($hoped, $part, []), $days[array_keys($days)[intdiv(\count($days), 2)]]);
             $passes = $this->bound($this->flora, $goal, $taxon->id, $kind);
             $goals[] = [$passes, $goal];
             if ($passes >= $bound) {
@@ -195,7 +211,7 @@ final class Rehearsal
         $eye = Eye::of($kind, $full);
         $tree = new TreeKind($full, $taxon->id, false);
         [$hoped, $part] = $this->wanted()[0];
-        $desk = $this->desk($held, $goal = Goal::of(new Claim($hoped, $part, []), $day));
+        $desk = $this->desk($held, $goal = new Goal(new Claim($hoped, $part, []), $day));
         $phenology = Phenology::at($rest, $rest->reference);
         $phases = $phenology->phases($taxon, $day);
         $scores = $couldNotLook = [];
@@ -211,7 +227,7 @@ final class Rehearsal
             if (null === $showing || 0 === ($character->phenophases & $phases)) {
                 $couldNotLook[] = $id;
             } else {
-                $reads = $eye->reads($character, $showing, $chance->pick($showing->shares, []));
+                $reads = $eye->reads($character, $showing, $chance->pick($showing->shares, [])); // without a hope nothing leans
                 $scores[$id][] = $reads[$chance->pick(array_map(static fn (ReadValues $r): float => $r->probability, $reads), [])]->values;
             }
             $identification = $desk->identification($scores, $couldNotLook);
@@ -222,13 +238,21 @@ final class Rehearsal
 
     private function bound(Flora $flora, Goal $goal, string $tree, ExaminerKind $kind): float
     {
-        $bound = 0.0;
+        return $this->pairBound($flora, $goal, $tree, $kind)->independent();
+    }
+
+    /** Over the ages of trees one meets. */
+    public function pairBound(Flora $flora, Goal $goal, string $tree, ExaminerKind $kind): PairBound
+    {
+        $stages = [];
         foreach (self::STAGES as [$stage, $share]) {
             $compiled = $this->compiled($flora, $stage);
-            $bound += $share * (new ExactBound(Eye::of($kind, $compiled)))->of(new TreeKind($compiled, $tree, true), $goal, $this->desk($compiled, $goal));
+            $desk = $this->desk($compiled, $goal);
+            $dangerous = new TreeKind($compiled, $tree, true);
+            $stages[] = [$share, (new ExactBound(Eye::of($kind, $compiled)))->chances($dangerous, $goal, $desk), ExactBound::stated($dangerous, $goal, $desk)];
         }
 
-        return $bound;
+        return new PairBound($stages);
     }
 
     private function rehearser(CompiledFlora $compiled, Goal $goal, ExaminerKind $kind, string $tree, bool $unknownIsWelcome): Rehearser

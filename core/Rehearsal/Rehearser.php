@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Rehearsal;
 
+use Hylognosis\Examination\Dispute;
 use Hylognosis\Identification\CompiledCharacter;
 
 /**
@@ -14,8 +15,6 @@ use Hylognosis\Identification\CompiledCharacter;
 final class Rehearser
 {
     public const LOOKS = 12;
-    /** Somebody who hopes looks again at what stands in the way, so many times in all. */
-    public const LOOKS_AT_ONE_CHARACTER = 5;
 
     /** @var array<string, Showing|null> character → what the tree's taxon shows */
     private array $showings = [];
@@ -39,7 +38,7 @@ final class Rehearser
             }
             $next = null;
             foreach ($verdict->next as $id) {
-                if (\count($scores[$id] ?? []) < self::LOOKS_AT_ONE_CHARACTER) {
+                if (\count($scores[$id] ?? []) < Dispute::MOST_LOOKS) {
                     $next = $id;
                     break;
                 }
@@ -85,7 +84,7 @@ final class Rehearser
         $mostly[$id] ??= $chance->pick($showing->shares, array_map(fn (string|float $value): bool => $this->welcomes($character, [$value]), $showing->values));
         $reads = $this->reads[$id][$mostly[$id]] ??= array_map(
             fn (ReadValues $read): array => [$read, $this->welcomes($character, $read->values)],
-            $this->eye->reads($character, $showing, $mostly[$id]),
+            $this->eye->reads($character, $showing, $mostly[$id], $this->desk->goal->hopes($this->desk->compiled, $character->character)),
         );
         $shares = array_map(static fn (array $read): float => $read[0]->probability, $reads);
         \assert([] !== $shares);

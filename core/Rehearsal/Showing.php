@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hylognosis\Rehearsal;
 
 use Hylognosis\Identification\CompiledCharacter;
+use Hylognosis\Identification\DescriptionError;
 
 /**
  * What trees of one taxon show in one character: the values with how often a tree shows mostly that one. Numbers are
@@ -12,6 +13,9 @@ use Hylognosis\Identification\CompiledCharacter;
  */
 final readonly class Showing
 {
+    /** Numbers the description does not allow lie so many times beyond its extremes. */
+    private const BEYOND = 1.25;
+
     /**
      * @param non-empty-list<string|float> $values
      * @param non-empty-list<float>        $shares summing to 1
@@ -21,7 +25,8 @@ final readonly class Showing
     }
 
     /**
-     * None where the character makes no sense on the taxon; what the flora as a whole shows where it is silent.
+     * None where the character makes no sense on the taxon; what the flora as a whole shows where it is silent. Now and then a tree
+     * shows what its description does not list, but never what is stated never.
      *
      * @param list<string>|null $only trees that show one of these states; null: all
      */
@@ -35,7 +40,7 @@ final readonly class Showing
             $shares = self::numbers($character, $taxon);
         } else {
             foreach ($character->outcomes as $state => $o) {
-                $shares[$state] = isset($character->silent[$taxon]) ? $character->background[$o] : $character->shown[$o][$taxon];
+                $shares[$state] = $character->shown[$o][$taxon];
             }
         }
         $values = $kept = [];
@@ -58,8 +63,9 @@ final readonly class Showing
         foreach ($ranges as $range) {
             $below = $range->least < $range->low ? 0.05 : 0.0;
             $above = $range->most > $range->high ? 0.05 : 0.0;
-            $each = (1.0 - $below - $above) / 3;
-            foreach ([[($range->least + $range->low) / 2, $below], [$range->low, $each], [($range->low + $range->high) / 2, $each], [$range->high, $each], [($range->high + $range->most) / 2, $above]] as [$value, $share]) {
+            $each = (1.0 - $below - $above - DescriptionError::RATE) / 3;
+            $beyond = DescriptionError::RATE / 2;
+            foreach ([[$range->least / self::BEYOND, $beyond], [$range->most * self::BEYOND, $beyond], [($range->least + $range->low) / 2, $below], [$range->low, $each], [($range->low + $range->high) / 2, $each], [$range->high, $each], [($range->high + $range->most) / 2, $above]] as [$value, $share]) {
                 $key = (string) ($character->isCount() ? round($value) : round($value, 1));
                 $shares[$key] = ($shares[$key] ?? 0.0) + $share / \count($ranges);
             }

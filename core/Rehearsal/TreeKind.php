@@ -61,4 +61,10 @@ final readonly class TreeKind
 
         return Showing::of($character, $this->unknownIsWelcome && null !== $hoped && isset($character->silent[$this->number]) ? $hoped : $this->number);
     }
+
+    /** Chance that a character that makes no sense on this kind does so on one of its trees after all: the description error. */
+    public function makesSenseAfterAll(string $id): float
+    {
+        return array_sum(array_map(fn (array $row): float => $row[$this->number], $this->compiled->characters[$id]->shown));
+    }
 }

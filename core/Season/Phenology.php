@@ -16,19 +16,19 @@ use Hylognosis\Measure\Window;
 /** When the taxa of a flora show what, at a given place. */
 final readonly class Phenology
 {
-    private function __construct(private HopkinsShift $shift)
+    private function __construct(public HopkinsShift $shift, public Place $place)
     {
     }
 
     public static function at(Flora $flora, Place $place): self
     {
-        return new self(HopkinsShift::between($flora->reference, $place));
+        return new self(HopkinsShift::between($flora->reference, $place), $place);
     }
 
-    /** The part's window of the year at this place; none for a part that may never be taken. */
+    /** The part's window of the year at this place; none for a part that may never be taken, or does not come about here. */
     public function window(Part $part): ?Window
     {
-        return null === $part->window ? null : $this->shift->apply($part->window);
+        return null === $part->window ? null : $this->shift->apply($part->window, $part->follows);
     }
 
     /** @return int one bit per phenophase, in the order of its cases */
@@ -36,8 +36,7 @@ final readonly class Phenology
     {
         $mask = 0;
         foreach (Phenophase::cases() as $bit => $phase) {
-            $window = $taxon->calendar->window($phase);
-            if (null !== $window && $this->shift->apply($window)->contains($day)) {
+            if (true === $this->stretch($taxon, $phase)?->contains($day)) {
                 $mask |= 1 << $bit;
             }
         }
@@ -48,8 +47,7 @@ final readonly class Phenology
     public function shows(Taxon $taxon, Character $character, DayOfYear $day): bool
     {
         foreach ($character->phenophases as $phase) {
-            $window = $taxon->calendar->window($phase);
-            if (null !== $window && $this->shift->apply($window)->contains($day)) {
+            if (true === $this->stretch($taxon, $phase)?->contains($day)) {
                 return true;
             }
         }
@@ -93,13 +91,37 @@ final readonly class Phenology
     {
         $waits = [];
         foreach (Phenophase::cases() as $phase) {
-            $window = $taxon->calendar->window($phase);
+            $window = $this->stretch($taxon, $phase);
             if (null !== $window) {
-                $window = $this->shift->apply($window);
                 $waits[$phase->value] = $window->contains($from) ? 0 : $from->until($window->from);
             }
         }
 
         return $waits;
+    }
+
+    /**
+     * Whether the character can be in sight on the taxon on that day, some days given or taken: no two years are alike.
+     *
+     * @param int $leeway days before and after, 0 to 60
+     */
+    public function canShow(Taxon $taxon, Character $character, DayOfYear $day, int $leeway): bool
+    {
+        foreach ($character->phenophases as $phase) {
+            $window = $this->stretch($taxon, $phase);
+            if (null !== $window && ($window->contains($day) || $day->until($window->from) <= $leeway || $window->to->until($day) <= $leeway)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** When the taxon shows a phenophase at this place; none if never. */
+    private function stretch(Taxon $taxon, Phenophase $phase): ?Window
+    {
+        $window = $taxon->calendar->window($phase);
+
+        return null === $window ? null : $this->shift->apply($window, $phase);
     }
 }

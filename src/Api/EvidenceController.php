@@ -7,10 +7,12 @@ namespace App\Api;
 use App\Api\View\AssessmentView;
 use App\Api\View\ContrastView;
 use App\Api\View\EvidenceView;
+use App\Entity\ExaminationRecord;
 use App\Entity\User;
 use App\Exchange\StoredExaminations;
-use App\Repository\ExaminationRepository;
 use Hylognosis\Flora\UnknownEntry;
+use Hylognosis\Measure\Units;
+use Hylognosis\Wording\English;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -21,7 +23,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[OA\Tag('examinations')]
 final class EvidenceController extends AbstractController
 {
-    public function __construct(private readonly ExaminationRepository $examinations, private readonly StoredExaminations $stored)
+    public function __construct(private readonly ExaminationReading $reading, private readonly Transaction $transaction, private readonly StoredExaminations $stored)
     {
     }
 
@@ -31,9 +33,9 @@ final class EvidenceController extends AbstractController
     #[OA\Response(response: 404, description: 'No such examination or taxon.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
     public function __invoke(#[CurrentUser] User $user, string $id, string $for, string $against): JsonResponse
     {
-        $record = $this->examinations->find($id) ?? throw Refused::missing('There is no such examination.');
-        if ($record->examiner !== $user && (!$record->isSigned() || $this->examinations->isLookingBlind($user, $record->specimen))) {
-            throw Refused::forbidden('This examination cannot be read by you now.');
+        $record = $this->transaction->run(fn (): ExaminationRecord => $this->reading->read($user, $id));
+        if ($record->hidesTheHope()) {
+            throw Refused::forbidden('You look at this tree as the second person; the evidence stays covered until you sign.');
         }
         if ($record->hidesNames()) {
             throw Refused::forbidden('The names are covered; uncover them first.');
@@ -41,7 +43,7 @@ final class EvidenceController extends AbstractController
         $identification = $this->stored->assess($record)->identification;
         try {
             $flora = $identification->compiled->flora;
-            $evidence = AssessmentView::evidence($identification, $flora->taxon($for)->id, $flora->taxon($against)->id);
+            $evidence = AssessmentView::evidence($identification, new English($flora, Units::from($user->units)), $flora->taxon($for)->id, $flora->taxon($against)->id);
         } catch (UnknownEntry $e) {
             throw Refused::missing($e->getMessage());
         }

@@ -8,6 +8,7 @@ use App\Api\Input\ExaminationChange;
 use App\Api\Input\NewExamination;
 use App\Api\Input\NewHarvest;
 use App\Api\Input\NewScore;
+use App\Api\Input\Reconsideration;
 use App\Api\View\ExaminationView;
 use App\Entity\DecisionRecord;
 use App\Entity\ExaminationRecord;
@@ -20,8 +21,12 @@ use App\Exchange\StoredExaminations;
 use App\Repository\ExaminationRepository;
 use App\StandIn\SchoolClock;
 use Doctrine\ORM\EntityManagerInterface;
+use Hylognosis\Examination\Examination;
+use Hylognosis\Examination\ScoreAnswer;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\UnknownEntry;
+use Hylognosis\Measure\Units;
+use Hylognosis\Wording\English;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -42,6 +47,7 @@ final class ExaminationController extends AbstractController
         private readonly FloraLibrary $library,
         private readonly SchoolClock $clock,
         private readonly Transaction $transaction,
+        private readonly ExaminationReading $reading,
     ) {
     }
 
@@ -54,6 +60,10 @@ final class ExaminationController extends AbstractController
             if (null !== $first && ($first->examiner === $user || !$first->isSigned() || $first->specimen !== $specimen)) {
                 throw Refused::field('secondOf', 'A second look is taken by somebody else, at the same tree, after the first one is signed.');
             }
+            if (null !== $first && $this->examinations->hasSecondBy($first, $user)) {
+                throw Refused::field('secondOf', 'You have taken a second look at this examination already; one person takes one.');
+            }
+            $this->checkDay($input->date, $specimen);
             $flora = $this->library->flora($first->flora ?? $user->flora); // the second person works with the flora of the first
             $record = new ExaminationRecord($specimen, $user, $input->date, $flora->name, $flora->hash, $this->clock->now());
             $record->stage = $input->stage;
@@ -78,18 +88,7 @@ final class ExaminationController extends AbstractController
     public function show(#[CurrentUser] User $user, string $id): JsonResponse
     {
         return $this->json($this->transaction->run(function () use ($user, $id): ExaminationView {
-            $record = $this->find($id);
-            if ($record->examiner !== $user) {
-                if (!$record->isSigned()) {
-                    throw Refused::forbidden('This examination is still being made by '.$record->examiner->name.'; it can be read once it is signed.');
-                }
-                if ($this->examinations->isLookingBlind($user, $record->specimen)) {
-                    throw Refused::forbidden('You are examining this tree as the second person. Sign yours first; until then the first scores stay covered.');
-                }
-                if (!\in_array($user->id, $record->seenBy, true)) {
-                    $record->seenBy = [...$record->seenBy, $user->id];
-                }
-            }
+            $record = $this->reading->read($user, $id);
 
             return $this->page->of($record, $user);
         }));
@@ -99,45 +98,58 @@ final class ExaminationController extends AbstractController
     public function change(#[CurrentUser] User $user, string $id, #[MapRequestPayload] ExaminationChange $input): JsonResponse
     {
         return $this->write($user, $id, function (ExaminationRecord $record) use ($input): void {
-            $record->date = $input->date ?? $record->date;
+            if ($record->isSigned()) { // only what is asked with the part in view can be answered later: sap is marked in summer and tapped in winter
+                $this->answerAll($record, $input->conditions ?? throw Refused::conflict('This examination is signed and cannot be changed. Begin a new one.'));
+
+                return;
+            }
+            if ($record->hidesTheHope() && (null !== $input->claimTaxon || $input->dropClaim || null !== $input->conditions)) {
+                throw Refused::forbidden('You look at this tree as the second person; what is hoped for stays covered until you sign.');
+            }
+            if (null !== $input->date) {
+                $this->moveTo($record, $input->date, trim($input->dateReason));
+            }
             $record->stage = $input->stage ?? $record->stage;
             $record->route = $input->route ?? $record->route;
             $record->reach = $input->reach ?? $record->reach;
             $record->kit = $input->kit ?? $record->kit;
             if ($input->dropClaim) {
                 $record->claimTaxon = $record->claimPart = null;
-                $record->conditions = [];
+                $record->conditions = $record->conditionsOn = [];
             } elseif (null !== $input->claimTaxon && null !== $input->claimPart) {
                 $this->claim($this->stored->flora($record), $record, $input->claimTaxon, $input->claimPart);
             }
-            foreach ($input->conditions ?? [] as $condition => $answer) {
-                $this->answer($record, $condition, $answer);
-            }
+            $this->answerAll($record, $input->conditions ?? []);
             if ($input->uncoverNames) {
                 $record->uncoveredAt ??= $this->clock->now();
             }
-        });
+        }, signedToo: true);
     }
 
     #[Route('/api/examinations/{id}/scores', methods: ['POST'])]
     public function score(#[CurrentUser] User $user, string $id, #[MapRequestPayload] NewScore $input): JsonResponse
     {
         return $this->write($user, $id, function (ExaminationRecord $record, EntityManagerInterface $entities) use ($input): void {
-            $flora = $this->stored->flora($record);
-            try {
-                $character = $flora->character($input->character);
-                $numbers = array_map(static fn (int|float $number): float => $character->inOwnUnit((float) $number, $input->unit), array_values($input->numbers));
-                $score = new ScoreRecord(
-                    $record, $input->character, $input->looked ? array_values($input->states) : [], $input->looked ? $numbers : [],
-                    $input->certainty, [] === $numbers ? $input->samples : \count($numbers), $input->where, $input->looked, $this->clock->now(), $input->position,
-                );
-                if ($input->looked) {
-                    StoredExaminations::observation($flora, $score);
+            if ($record->date > $this->clock->today()->format('Y-m-d')) {
+                throw Refused::conflict('This examination is dated after today. Correct its day first.');
+            }
+            $score = $this->scored($record, $input);
+            foreach ($record->scores as $before) {
+                if ($before->id === $score->id) {
+                    if (!$before->saysTheSameAs($score)) {
+                        throw Refused::conflict('A score with this id is recorded, and it says something else.');
+                    }
+
+                    return; // the same request, sent again
                 }
-            } catch (UnknownEntry|\InvalidArgumentException $e) {
-                throw Refused::field('character', $e->getMessage());
+            }
+            if (null !== $entities->find(ScoreRecord::class, $score->id)) {
+                throw Refused::conflict('A score with this id belongs to another examination.');
             }
             $record->scores->add($score);
+            if (\count(array_filter($record->scores->toArray(), static fn (ScoreRecord $s): bool => $s->character === $score->character)) > Examination::MOST_SCORES) {
+                throw Refused::conflict('This character has been scored often enough; more says nothing more. Let somebody else look.');
+            }
             $entities->persist($score);
         });
     }
@@ -179,6 +191,9 @@ final class ExaminationController extends AbstractController
     {
         return $this->json($this->transaction->run(function (EntityManagerInterface $entities) use ($user, $id, $input): ExaminationView {
             $record = $this->find($id);
+            if (!$user->role->mayDecide()) {
+                throw Refused::forbidden('Taking something is decided by an instructor; ask one to log it.');
+            }
             if (!$record->isSigned()) {
                 throw Refused::conflict('Sign the examination first.');
             }
@@ -188,7 +203,7 @@ final class ExaminationController extends AbstractController
             $assessment = $this->stored->assess($record);
             $clearance = $assessment->clearance;
             if (null === $clearance || !$clearance->isCleared()) {
-                throw Refused::conflict('The gate is not open: '.(null === $clearance ? 'nothing was asked for.' : $clearance->because));
+                throw Refused::conflict('The gate is not open: '.(null === $clearance ? 'nothing was asked for.' : (new English($this->stored->flora($record), Units::from($user->units)))->sentence($clearance->because)));
             }
             $decision = DecisionRecord::of($record, $user, $assessment, $this->clock->today());
             $entities->persist(new HarvestRecord(
@@ -201,15 +216,32 @@ final class ExaminationController extends AbstractController
         }));
     }
 
-    /** @param callable(ExaminationRecord, EntityManagerInterface): mixed $work */
-    private function write(User $user, string $id, callable $work): JsonResponse
+    /** A second examiner takes the conclusion back, saying why; it then counts neither for nor against. */
+    #[Route('/api/examinations/{id}/reconsider', methods: ['POST'])]
+    public function reconsider(#[CurrentUser] User $user, string $id, #[MapRequestPayload] Reconsideration $input): JsonResponse
     {
-        return $this->json($this->transaction->run(function (EntityManagerInterface $entities) use ($user, $id, $work): ExaminationView {
+        return $this->write($user, $id, function (ExaminationRecord $record) use ($input): void {
+            if (null === $record->secondOf || !$record->isSigned()) {
+                throw Refused::conflict('Only a second look that is signed can be taken back.');
+            }
+            if (null === $record->reconsideredAt) {
+                [$record->reconsideredAt, $record->reconsideredBecause] = [$this->clock->now(), trim($input->because)];
+            }
+        }, signedToo: true);
+    }
+
+    /**
+     * @param callable(ExaminationRecord, EntityManagerInterface): mixed $work
+     * @param bool                                                       $signedToo the work itself sees to it that nothing signed is changed
+     */
+    private function write(User $user, string $id, callable $work, bool $signedToo = false): JsonResponse
+    {
+        return $this->json($this->transaction->run(function (EntityManagerInterface $entities) use ($user, $id, $work, $signedToo): ExaminationView {
             $record = $this->find($id);
             if ($record->examiner !== $user) {
                 throw Refused::forbidden('Only '.$record->examiner->name.' can change this examination.');
             }
-            if ($record->isSigned()) {
+            if ($record->isSigned() && !$signedToo) {
                 throw Refused::conflict('This examination is signed and cannot be changed. Begin a new one.');
             }
             $work($record, $entities);
@@ -242,9 +274,65 @@ final class ExaminationController extends AbstractController
             throw Refused::field('claimPart', $e->getMessage());
         }
         if ($record->claimTaxon !== $taxon || $record->claimPart !== $part) {
-            $record->conditions = [];
+            $record->conditions = $record->conditionsOn = [];
         }
         [$record->claimTaxon, $record->claimPart] = [$taxon, $part];
+    }
+
+    private function scored(ExaminationRecord $record, NewScore $input): ScoreRecord
+    {
+        $flora = $this->stored->flora($record);
+        try {
+            $character = $flora->character($input->character);
+            $numbers = array_map(static fn (int|float $number): float => $character->inOwnUnit((float) $number, $input->unit), array_values($input->numbers));
+            $score = new ScoreRecord(
+                $record, $input->character, array_values($input->states), $numbers, $input->certainty, [] === $numbers ? $input->samples : \count($numbers),
+                $input->where, $input->answer, $this->clock->now(), $input->position, $input->either, $input->further, strtolower($input->id),
+            );
+            if (ScoreAnswer::Seen !== $input->answer && ([] !== $score->states || [] !== $score->numbers)) {
+                throw new \InvalidArgumentException('Something was seen, or it was not: give values or another answer, not both.');
+            }
+            if (ScoreAnswer::CannotBeSeen !== $input->answer) {
+                StoredExaminations::observation($flora, $score);
+            }
+        } catch (UnknownEntry|\InvalidArgumentException $e) {
+            throw Refused::field('character', $e->getMessage());
+        }
+
+        return $score;
+    }
+
+    private function checkDay(string $day, Specimen $specimen): void
+    {
+        if ($day > $this->clock->today()->format('Y-m-d')) {
+            throw Refused::field('date', 'That day is still to come.');
+        }
+        if ($day < $specimen->createdAt->format('Y-m-d')) {
+            throw Refused::field('date', \sprintf('The tree was tagged on %s; an examination of it cannot be older.', $specimen->createdAt->format('j F Y')));
+        }
+    }
+
+    /** Scores keep the day they were recorded on. The examination may be said to be older, with an account of why, and never younger. */
+    private function moveTo(ExaminationRecord $record, string $day, string $reason): void
+    {
+        $this->checkDay($day, $record->specimen);
+        $scored = $record->firstScoredOn();
+        if (null !== $scored && $day > min($scored, $record->date)) {
+            throw Refused::field('date', 'Scores are recorded already: the examination cannot be made younger than it is.');
+        }
+        if (null !== $scored && $day !== $record->date && \strlen($reason) < 10) {
+            throw Refused::field('dateReason', 'Scores are recorded already. Say in a sentence why the examination is older than they are.');
+        }
+        $record->date = $day;
+        $record->dateReason = null === $scored ? '' : ('' === $reason ? $record->dateReason : $reason);
+    }
+
+    /** @param array<string, bool|null> $answers */
+    private function answerAll(ExaminationRecord $record, array $answers): void
+    {
+        foreach ($answers as $condition => $answer) {
+            $this->answer($record, (string) $condition, $answer);
+        }
     }
 
     private function answer(ExaminationRecord $record, string $condition, ?bool $answer): void
@@ -253,8 +341,9 @@ final class ExaminationController extends AbstractController
         if (null === $part?->condition($condition)) {
             throw Refused::field('conditions', \sprintf('"%s" is no condition of this part.', $condition));
         }
-        $conditions = $record->conditions;
-        unset($conditions[$condition]);
+        [$conditions, $on] = [$record->conditions, $record->conditionsOn];
+        unset($conditions[$condition], $on[$condition]);
         $record->conditions = null === $answer ? $conditions : [...$conditions, $condition => $answer];
+        $record->conditionsOn = null === $answer ? $on : [...$on, $condition => $this->clock->today()->format('Y-m-d')];
     }
 }

@@ -35,7 +35,7 @@ final class FloraController extends AbstractController
     #[OA\Response(response: 200, description: 'The floras there are.', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: FloraSummaryView::class))))]
     public function floras(): JsonResponse
     {
-        return $this->json(array_map(fn (string $name): FloraSummaryView => FloraSummaryView::of($this->library->flora($name)), $this->library->names()));
+        return $this->json(array_map(fn (string $name): FloraSummaryView => FloraSummaryView::of($this->library->flora($name), $this->library->problem($name)), $this->library->names()));
     }
 
     #[Route('/api/flora', methods: ['GET'])]

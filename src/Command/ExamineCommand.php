@@ -13,6 +13,7 @@ use Hylognosis\Assessment\InquiryReader;
 use Hylognosis\Clearance\PointStatus;
 use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
+use Hylognosis\Wording\English;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputArgument;
@@ -54,7 +55,8 @@ final class ExamineCommand extends Command
             return Command::INVALID;
         }
         if (true === $input->getOption('json')) {
-            $output->writeln(json_encode($this->normalizer->normalize(AssessmentView::of($assessment)), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+            $flora = $assessment->identification->compiled->flora;
+            $output->writeln(json_encode(['flora' => ['name' => $flora->name, 'edition' => $flora->edition, 'hash' => $flora->hash]] + (array) $this->normalizer->normalize(AssessmentView::of($assessment, new English($flora))), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
         } else {
             $this->tell($assessment, $output);
         }
@@ -75,22 +77,27 @@ final class ExamineCommand extends Command
             throw DocumentError::at('-' === $file ? 'standard input' : $file, 'is not valid JSON: '.$e->getMessage().'.');
         }
         $name = $flora ?? $root->optionalText('flora', FloraLibrary::DEFAULT);
+        if (null === $flora && !$this->library->isShipped($name)) { // a document may not bring a weaker flora along
+            throw DocumentError::at('flora', \sprintf('"%s" is none of the shipped floras (%s); another one is named with --flora.', $name, implode(', ', $this->library->names())));
+        }
 
         return $this->assessor->assess($this->library->compiler($name), $this->reader->read($this->library->flora($name), $root));
     }
 
     private function tell(Assessment $assessment, OutputInterface $output): void
     {
-        $view = AssessmentView::of($assessment, 1);
+        $flora = $assessment->identification->compiled->flora;
+        $view = AssessmentView::of($assessment, new English($flora), 1);
         $line = static function (string $text) use ($output): void {
             $output->writeln($text, OutputInterface::OUTPUT_RAW);
         };
+        $line(\sprintf('By %s, edition %s, %s', $flora->name, $flora->edition, substr($flora->hash, 0, 12)));
         $line('What it may be');
         foreach (\array_slice($view->ranking, 0, 5) as $candidate) {
             $line(\sprintf('  %6.2f %%  %s (%s)', $candidate->posterior * 100, $candidate->name, $candidate->commonName));
         }
-        $line(\sprintf('  %6.2f %%  something this flora does not hold', $view->unlisted * 100));
-        $line(\sprintf('  fit %.3f%s', $view->fit, $view->goodFit ? '' : ' – nothing here explains well what was seen'));
+        $line(\sprintf('  %6.2f %%  something this flora does not hold', (float) $view->unlisted * 100));
+        $line(\sprintf('  fit %.3f%s', $view->fit, true === $view->goodFit ? '' : ' – nothing here explains well what was seen'));
         $line('Dangers not yet excluded');
         $open = array_filter($view->dangers, static fn ($danger): bool => !$danger->excluded);
         foreach ($open as $danger) {

@@ -16,10 +16,13 @@ use Hylognosis\Flora\Organ;
 use Hylognosis\Flora\Part;
 use Hylognosis\Flora\Phenophase;
 use Hylognosis\Flora\Reach;
+use Hylognosis\Flora\Region;
 use Hylognosis\Flora\RequiredFeature;
 use Hylognosis\Flora\Severity;
 use Hylognosis\Flora\State;
+use Hylognosis\Flora\StatedNever;
 use Hylognosis\Flora\Status;
+use Hylognosis\Flora\Sureness;
 use Hylognosis\Flora\Taxon;
 use Hylognosis\Measure\Length;
 use Hylognosis\Measure\Place;
@@ -43,7 +46,7 @@ final readonly class GeneratedFlora
             $list['t'.$t] = $this->taxon($t, $made, $random);
         }
 
-        return new Flora('generated', 'Generated', '1', str_repeat('0', 64), Place::of(47.0, 15.0, Length::ofMetres(400)), $made, $list, [], []);
+        return new Flora('generated', 'Generated', '1', str_repeat('0', 64), Place::of(47.0, 15.0, Length::ofMetres(400)), Region::of('nowhere', 40.0, 55.0, 5.0, 25.0, Length::ofMetres(0), Length::ofMetres(2000)), $made, $list, [], []);
     }
 
     private function character(int $c, Randomizer $random): Character
@@ -79,12 +82,20 @@ final readonly class GeneratedFlora
         $dangerous = 0 === $t % 3;
         $required = array_map(static fn (string $id): RequiredFeature => new RequiredFeature($id, array_keys($frequencies[$id]), null, 2), \array_slice(array_keys($frequencies), 0, 6));
 
+        $nevers = [];
+        foreach ($dangerous ? array_keys($frequencies) : [] as $n => $id) {
+            $unlisted = array_values(array_diff(array_keys($characters[$id]->states), array_keys($frequencies[$id])));
+            if (0 === $n % 4 && [] !== $unlisted) {
+                $nevers[$id] = new StatedNever($id, $id, $unlisted, null, 'generated', Sureness::Sure, []);
+            }
+        }
+
         return new Taxon(
             't'.$t, 'Taxon '.$t, '', 'Generated', [], ['taxon '.$t], new Status('native', false, ''), '',
             new Calendar(['in-leaf' => Window::wholeYear()]), new Description($frequencies, $ranges), [],
             $dangerous ? [new Hazard('leaf', 'people', 'eating', Severity::Serious, '', [])] : [],
             ['leaf' => new Part('leaf', 'leaf', [], $dangerous ? 'harmful' : '', $dangerous ? null : Window::wholeYear(), [], $dangerous ? [] : $required, [], [], '', '', 7, [])],
-            [],
+            [], nevers: $nevers,
         );
     }
 }

@@ -8,9 +8,10 @@ use Doctrine\ORM\Mapping as ORM;
 use Hylognosis\Assessment\Assessment;
 use Hylognosis\Clearance\Answer;
 use Hylognosis\Clearance\PointReport;
+use Hylognosis\Reason\Reason;
 use Symfony\Component\Uid\Uuid;
 
-/** A decision of the gate. Decisions are only ever added; the flora's hash lets each be explained years later. */
+/** A decision of the gate. Decisions are only ever added; the hash of the flora they were taken with lets each be explained years later. */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'decision')]
 class DecisionRecord
@@ -21,7 +22,8 @@ class DecisionRecord
 
     /**
      * @param array<string, bool>                                          $conditions
-     * @param list<array{point: string, status: string, because: string}> $points
+     * @param array{code: string, with: array<string, mixed>}              $because    a reason, no sentence: those are made for whoever reads it
+     * @param list<array{point: string, status: string, because: array{code: string, with: array<string, mixed>}}> $points
      * @param string                                                       $decidedOn  `2027-06-14`
      * @param string|null                                                  $validUntil last day it holds, if cleared
      */
@@ -40,8 +42,8 @@ class DecisionRecord
         public readonly array $conditions,
         #[ORM\Column(length: 12)]
         public readonly Answer $answer,
-        #[ORM\Column(length: 500)]
-        public readonly string $because,
+        #[ORM\Column(name: 'reason', type: 'json')]
+        public readonly array $because,
         #[ORM\Column(type: 'json')]
         public readonly array $points,
         #[ORM\Column]
@@ -69,9 +71,23 @@ class DecisionRecord
         }
 
         return new self(
-            $record, $decidedBy, $record->claimTaxon, $record->claimPart, $record->conditions, $clearance->answer, $clearance->because,
-            array_map(static fn (PointReport $p): array => ['point' => $p->point, 'status' => $p->status->value, 'because' => $p->because], $clearance->points),
-            $assessment->identification->posteriorOf($record->claimTaxon), $record->floraHash, $today->format('Y-m-d'), $clearance->until?->format('Y-m-d'),
+            $record, $decidedBy, $record->claimTaxon, $record->claimPart, $record->conditions, $clearance->answer, self::told($clearance->because),
+            array_map(static fn (PointReport $p): array => ['point' => $p->point, 'status' => $p->status->value, 'because' => self::told($p->because)], $clearance->points),
+            $assessment->identification->posteriorOf($record->claimTaxon), $assessment->identification->compiled->flora->hash, $today->format('Y-m-d'), $clearance->until?->format('Y-m-d'),
         );
+    }
+
+    public function reason(): Reason
+    {
+        /** @var array<string, string|int|float|bool|list<string|float>|null> $with */
+        $with = $this->because['with'];
+
+        return new Reason($this->because['code'], $with);
+    }
+
+    /** @return array{code: string, with: array<string, mixed>} */
+    private static function told(Reason $reason): array
+    {
+        return ['code' => $reason->code, 'with' => $reason->with];
     }
 }

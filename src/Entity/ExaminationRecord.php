@@ -47,6 +47,22 @@ class ExaminationRecord
     #[ORM\Column(type: 'json')]
     public array $conditions = [];
 
+    /** @var array<string, string> the day each condition was answered on */
+    #[ORM\Column(type: 'json')]
+    public array $conditionsOn = [];
+
+    /** Why its day is not the day its scores were recorded on; empty where it is. */
+    #[ORM\Column(length: 500)]
+    public string $dateReason = '';
+
+    /** As a second look: its examiner has taken the conclusion back. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $reconsideredAt = null;
+
+    /** Why. */
+    #[ORM\Column(length: 1000)]
+    public string $reconsideredBecause = '';
+
     /** Names of candidates stay covered in a blind examination until the examiner uncovers them. */
     #[ORM\Column]
     public bool $blind = false;
@@ -100,6 +116,20 @@ class ExaminationRecord
     public function isSigned(): bool
     {
         return null !== $this->signedAt;
+    }
+
+    /** The day the oldest score was recorded on; null where there is none. */
+    public function firstScoredOn(): ?string
+    {
+        $days = array_map(static fn (ScoreRecord $score): string => $score->recordedAt->format('Y-m-d'), array_values($this->scores->toArray()));
+
+        return [] === $days ? null : min($days);
+    }
+
+    /** Under way as a second look: neither the first scores nor the hope may be known to its examiner. */
+    public function hidesTheHope(): bool
+    {
+        return null !== $this->secondOf && !$this->isSigned();
     }
 
     public function hidesNames(): bool

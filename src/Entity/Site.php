@@ -7,6 +7,7 @@ namespace App\Entity;
 use App\Repository\SiteRepository;
 use Doctrine\ORM\Mapping as ORM;
 use Hylognosis\Clearance\PlaceTerms;
+use Hylognosis\Clearance\Quota;
 use Hylognosis\Measure\Length;
 use Hylognosis\Measure\Place;
 use Symfony\Component\Uid\Uuid;
@@ -59,15 +60,21 @@ class Site
         return Place::of($this->latitude, $this->longitude, Length::ofMetres($this->altitude));
     }
 
-    /** @param int $used takings of this part at this site in this year */
-    public function terms(string $taxon, string $part, int $used): PlaceTerms
+    /** @param array<string, int> $used takings of this part at this site in this year, by taxon */
+    public function terms(string $part, array $used): PlaceTerms
     {
+        $quotas = [];
+        foreach ($used as $taxon => $times) {
+            if (isset($this->quotas[$taxon.'/'.$part])) {
+                $quotas[$taxon] = new Quota($this->quotas[$taxon.'/'.$part], $times);
+            }
+        }
+
         return new PlaceTerms(
             $this->permission,
             null === $this->permissionUntil ? null : new \DateTimeImmutable($this->permissionUntil, new \DateTimeZone('UTC')),
             $this->protectedTaxa,
-            $this->quotas[$taxon.'/'.$part] ?? null,
-            $used,
+            $quotas,
         );
     }
 }

@@ -22,15 +22,17 @@ final readonly class FloraFiles
 
     /**
      * @param string $path a folder with flora.yaml, sources.yaml, taxa/ and characters.yaml (or that beside the folder), or a JSON document
+     * @param (\Closure(FloraDocument): FloraDocument)|null $laidOver what is said of it elsewhere
      *
      * @return array{Flora, FloraDocument}
      *
      * @throws FloraRefused naming file, place in it and reason
      */
-    public function load(string $path): array
+    public function load(string $path, ?\Closure $laidOver = null): array
     {
         $files = [];
         $document = is_dir($path) ? $this->fromFolder($path, $files) : $this->fromJson($path);
+        $document = null === $laidOver ? $document : $laidOver($document);
         try {
             return [$this->reader->read($document), $document];
         } catch (DocumentError $error) {
@@ -57,14 +59,14 @@ final readonly class FloraFiles
      */
     private function fromFolder(string $folder, array &$files): FloraDocument
     {
-        $content = [];
-        foreach ($this->yaml($folder, 'flora.yaml') as $key => $value) {
-            $content[(string) $key] = $value;
-        }
+        $read = $this->yaml($folder, 'flora.yaml');
+        $content = self::whole($read, 'flora.yaml', \is_string($read['name'] ?? null) ? $read['name'] : basename($folder));
         // Floras that do not bring characters of their own share the catalogue beside them.
         $catalogue = is_file($folder.'/characters.yaml') ? 'characters.yaml' : '../characters.yaml';
         foreach (['characters' => $catalogue, 'sources' => 'sources.yaml'] as $list => $file) {
-            $content[$list] = $this->yaml($folder, $file);
+            $read = $this->yaml($folder, $file);
+            $read = self::whole($read, ltrim($file, './'), $list);
+            $content[$list] = $read[$list] ?? throw FloraRefused::because(ltrim($file, './'), \sprintf('holds no list of %s.', $list));
             $files[$list] = ltrim($file, './');
         }
         if (!is_dir($folder.'/taxa')) {
@@ -78,12 +80,34 @@ final readonly class FloraFiles
             if ($id !== $file->getFilenameWithoutExtension()) {
                 throw FloraRefused::because($name, \sprintf('id must be "%s", as the file is named.', $file->getFilenameWithoutExtension()));
             }
+            $taxon = self::whole($taxon, $name, $id);
             $files['taxa['.\count($taxa).']'] = $files['taxa.'.$id] = $name;
             $taxa[] = $taxon;
         }
         $content['taxa'] = $taxa;
 
         return new FloraDocument($content);
+    }
+
+    /**
+     * Every file ends with a mark that it is whole: half a file reads as well as a whole one, and what is missing could be its hazards.
+     *
+     * @param array<mixed> $content
+     *
+     * @return array<string, mixed> without the mark
+     */
+    private static function whole(array $content, string $file, string $name): array
+    {
+        if (($content['end'] ?? null) !== $name || 'end' !== array_key_last($content)) {
+            throw FloraRefused::because($file, \sprintf('does not end with "end: %s"; it is not whole.', $name));
+        }
+        $whole = [];
+        foreach ($content as $key => $value) {
+            $whole[(string) $key] = $value;
+        }
+        unset($whole['end']);
+
+        return $whole;
     }
 
     /** @return array<mixed> */

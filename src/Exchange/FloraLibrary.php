@@ -8,25 +8,33 @@ use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\FloraDocument;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Identification\CompiledFlora;
+use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Finder\Finder;
-use Symfony\Contracts\Cache\CacheInterface;
-use Symfony\Contracts\Cache\ItemInterface;
 
-/** The floras that ship with the application, by name; read once and kept ready until a file of theirs changes. */
+/**
+ * The floras that ship with the application, by name, with what people have said of their stated nevers; read once and kept ready
+ * until a file of theirs changes or a review is added. A flora that can no longer be taken does not stop the school and does not
+ * slip in either: the last good edition stays in use, and the fault is shown.
+ */
 final class FloraLibrary
 {
     public const DEFAULT = 'central-european-hills';
+    /** Changes with the classes that are kept. */
+    private const KEPT_AS = 'v3';
 
     /** @var array<string, Flora> */
     private array $floras = [];
     /** @var array<string, CompiledFlora> */
     private array $compiled = [];
+    /** @var array<string, array{string, string}> name → what tells the edition in use, why a newer one is not taken */
+    private array $editions = [];
 
     public function __construct(
         #[Autowire('%kernel.project_dir%/flora')] private readonly string $folder,
         private readonly FloraFiles $files,
-        #[Autowire(service: 'cache.flora')] private readonly CacheInterface $cache,
+        private readonly Reviews $reviews,
+        #[Autowire(service: 'cache.flora')] private readonly CacheItemPoolInterface $cache,
     ) {
     }
 
@@ -51,14 +59,20 @@ final class FloraLibrary
     public function flora(string $nameOrPath): Flora
     {
         return $this->floras[$nameOrPath] ??= $this->isShipped($nameOrPath)
-            ? $this->cached($nameOrPath, 'flora', fn (): Flora => $this->files->load($this->path($nameOrPath))[0], Flora::class)
+            ? $this->kept($nameOrPath, 'flora', Flora::class) ?? throw FloraRefused::because($nameOrPath, 'is lost from the cache; load the page again.')
             : $this->files->load($this->path($nameOrPath))[0];
+    }
+
+    /** Why the files of a shipped flora are not the edition in use; empty where they are. */
+    public function problem(string $name): string
+    {
+        return $this->edition($name)[1];
     }
 
     /** @throws FloraRefused if there is no such flora or it cannot be taken */
     public function document(string $nameOrPath): FloraDocument
     {
-        return $this->files->load($this->path($nameOrPath))[1];
+        return $this->load($nameOrPath)[1];
     }
 
     /**
@@ -68,11 +82,18 @@ final class FloraLibrary
      */
     public function compiled(string $nameOrPath, LifeStage $stage): CompiledFlora
     {
-        $compile = fn (): CompiledFlora => CompiledFlora::of($this->flora($nameOrPath), $stage);
+        if (!isset($this->compiled[$nameOrPath.'|'.$stage->value])) {
+            $compiled = $this->isShipped($nameOrPath) ? $this->kept($nameOrPath, $stage->value, CompiledFlora::class) : null;
+            if (null === $compiled) {
+                $compiled = CompiledFlora::of($this->flora($nameOrPath), $stage);
+                if ($this->isShipped($nameOrPath)) {
+                    $this->keep($nameOrPath, $this->edition($nameOrPath)[0], $stage->value, $compiled);
+                }
+            }
+            $this->compiled[$nameOrPath.'|'.$stage->value] = $compiled;
+        }
 
-        return $this->compiled[$nameOrPath.'|'.$stage->value] ??= $this->isShipped($nameOrPath)
-            ? $this->cached($nameOrPath, $stage->value, $compile, CompiledFlora::class)
-            : $compile();
+        return $this->compiled[$nameOrPath.'|'.$stage->value];
     }
 
     /** @return \Closure(LifeStage): CompiledFlora */
@@ -81,7 +102,13 @@ final class FloraLibrary
         return fn (LifeStage $stage): CompiledFlora => $this->compiled($nameOrPath, $stage);
     }
 
-    private function isShipped(string $name): bool
+    /** Forgets what was read, so that what has just been said of a line holds from the next look on. */
+    public function reread(): void
+    {
+        $this->floras = $this->compiled = $this->editions = [];
+    }
+
+    public function isShipped(string $name): bool
     {
         return 1 === preg_match('/^[a-z0-9-]+$/', $name) && is_file($this->folder.'/'.$name.'/flora.yaml');
     }
@@ -96,28 +123,104 @@ final class FloraLibrary
     }
 
     /**
-     * @template T of object
+     * @return array{Flora, FloraDocument}
      *
-     * @param \Closure(): T   $make
-     * @param class-string<T> $class
-     *
-     * @return T
+     * @throws FloraRefused
      */
-    private function cached(string $name, string $what, \Closure $make, string $class): object
+    private function load(string $nameOrPath): array
     {
-        $changed = '';
+        return $this->files->load($this->path($nameOrPath), $this->isShipped($nameOrPath) ? fn (FloraDocument $d): FloraDocument => $this->reviews->laidOver($nameOrPath, $d) : null);
+    }
+
+    /**
+     * What tells the edition of a shipped flora that is in use, and why its files are not.
+     *
+     * @return array{string, string}
+     *
+     * @throws FloraRefused if it cannot be taken and no earlier edition is known
+     */
+    private function edition(string $name): array
+    {
+        if (isset($this->editions[$name])) {
+            return $this->editions[$name];
+        }
+        $current = $this->fingerprint($name);
+        $good = $this->cache->getItem(hash('xxh128', self::KEPT_AS.'|good|'.$name));
+        $known = $good->isHit() && \is_string($good->get()) ? $good->get() : null;
+        if ($known === $current) {
+            return $this->editions[$name] = [$current, ''];
+        }
+        try {
+            $flora = $this->load($name)[0];
+            $this->refuseLosses($name, $flora, null === $known ? null : $this->item($name, $known, 'flora', Flora::class));
+        } catch (FloraRefused $refused) {
+            if (null === $known || null === $this->item($name, $known, 'flora', Flora::class)) {
+                throw $refused;
+            }
+
+            return $this->editions[$name] = [$known, $refused->getMessage()];
+        }
+        $this->keep($name, $current, 'flora', $flora);
+        $this->cache->save($good->set($current));
+
+        return $this->editions[$name] = [$current, ''];
+    }
+
+    /** A kind that was dangerous in the edition before may not be missing from the next unless that says why. */
+    private function refuseLosses(string $name, Flora $next, ?Flora $before): void
+    {
+        foreach (array_keys($before?->dangerous() ?? []) as $id) {
+            if (!isset($next->dangerous()[$id]) && !isset($next->retired[$id])) {
+                throw FloraRefused::because($name, \sprintf('%s was a dangerous kind in the edition before and is none in this one. Name it under "retired" in flora.yaml, with the reason.', $id));
+            }
+        }
+    }
+
+    private function fingerprint(string $name): string
+    {
+        $changed = $this->reviews->fingerprint($name);
         foreach ((new Finder())->files()->in([$this->folder.'/'.$name, $this->folder])->name('*.yaml')->filter(
             fn (\SplFileInfo $file): bool => str_starts_with($file->getPathname(), $this->folder.'/'.$name.'/') || \dirname($file->getPathname()) === $this->folder,
         ) as $file) {
             $changed .= $file->getPathname().$file->getMTime().$file->getSize();
         }
-        $value = $this->cache->get(hash('xxh128', 'v2'.$name.$what.$changed), static function (ItemInterface $item) use ($make): object {
-            $item->expiresAfter(30 * 86400);
 
-            return $make();
-        });
-        \assert($value instanceof $class);
+        return hash('xxh128', $changed);
+    }
 
-        return $value;
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T|null
+     */
+    private function kept(string $name, string $what, string $class): ?object
+    {
+        return $this->item($name, $this->edition($name)[0], $what, $class);
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T|null
+     */
+    private function item(string $name, string $edition, string $what, string $class): ?object
+    {
+        $value = $this->cache->getItem(self::key($name, $edition, $what))->get();
+
+        return $value instanceof $class ? $value : null;
+    }
+
+    private function keep(string $name, string $edition, string $what, object $value): void
+    {
+        $this->cache->save($this->cache->getItem(self::key($name, $edition, $what))->set($value));
+    }
+
+    private static function key(string $name, string $edition, string $what): string
+    {
+        return hash('xxh128', implode('|', [self::KEPT_AS, $name, $edition, $what]));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Exchange;
 
 use Hylognosis\Flora\Flora;
 use Hylognosis\Rehearsal\Outsiders;
+use Hylognosis\Rehearsal\PairBound;
 use Hylognosis\Rehearsal\Passing;
 use Hylognosis\Rehearsal\RightClearance;
 use Psr\Clock\ClockInterface;
@@ -33,7 +34,7 @@ final readonly class RehearsalFile
      */
     public function headed(Flora $flora, int $seed, int $plays, array $rows): array
     {
-        return ['flora' => $flora->name, 'edition' => $flora->edition, 'hash' => $flora->hash, 'made_on' => $this->clock->now()->format('Y-m-d'), 'seed' => $seed, 'plays' => $plays] + $rows;
+        return ['flora' => $flora->name, 'edition' => $flora->edition, 'hash' => $flora->knowledge, 'made_on' => $this->clock->now()->format('Y-m-d'), 'seed' => $seed, 'plays' => $plays] + $rows;
     }
 
     /** @return array<string, scalar|null> */
@@ -56,6 +57,8 @@ final readonly class RehearsalFile
         return [
             'taxon' => $passing->taxon, 'part' => $passing->part, 'danger' => $passing->danger, 'severity' => $passing->severity->value, 'examiner' => $passing->examiner->value,
             'estimate' => null === $passing->estimate ? null : $short($passing->estimate), 'bound' => $short($passing->bound), 'played' => $passing->played, 'meets_aim' => $passing->meetsAim(),
+            'wanting_2' => $short($passing->exact->wanting(1e-2)), 'wanting_3' => $short($passing->exact->wanting(1e-3)), 'wanting_4' => $short($passing->exact->wanting(1e-4)),
+            'tolerates' => $short($passing->exact->tolerates(PairBound::LEAST_FOR_ONE)), 'two_tolerate' => $short($passing->exact->tolerates($passing->examiner->aim(), true)),
         ];
     }
 
@@ -129,7 +132,7 @@ final readonly class RehearsalFile
             return null;
         }
         $document = json_decode((string) file_get_contents($file), true, flags: \JSON_THROW_ON_ERROR);
-        if (!\is_array($document) || ($document['hash'] ?? '') !== $flora->hash) {
+        if (!\is_array($document) || ($document['hash'] ?? '') !== $flora->knowledge) {
             return null;
         }
 

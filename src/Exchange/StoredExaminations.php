@@ -12,10 +12,14 @@ use App\StandIn\SchoolClock;
 use Hylognosis\Assessment\Assessment;
 use Hylognosis\Assessment\Assessor;
 use Hylognosis\Assessment\Inquiry;
+use Hylognosis\Assessment\SecondExamination;
 use Hylognosis\Clearance\Claim;
+use Hylognosis\Clearance\ConditionAnswer;
 use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Examination\Examination;
+use Hylognosis\Examination\Look;
 use Hylognosis\Examination\Observation;
+use Hylognosis\Examination\ScoreAnswer;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Instrument;
 use Hylognosis\Flora\Reach;
@@ -46,22 +50,27 @@ final readonly class StoredExaminations
     {
         $flora = $this->flora($record);
         $claim = $this->claim($flora, $record);
-        $second = null === $claim ? null : $this->examinations->counterpartOf($record);
         $today = $this->clock->today();
+        $used = [];
+        foreach (null === $claim ? [] : $claim->kinds($flora) as $kind) {
+            $used[$kind] = $this->harvests->takings($record->specimen->site, $kind, $claim->part->id ?? '', (int) $today->format('Y'));
+        }
 
         return new Inquiry(
             $this->examination($flora, $record),
             $record->specimen->site->place(),
             $today,
             $claim,
-            null === $claim ? new PlaceTerms(null) : $record->specimen->site->terms(
-                $claim->taxon->id, $claim->part->id,
-                $this->harvests->takings($record->specimen->site, $claim->taxon->id, $claim->part->id, (int) $today->format('Y')),
+            null === $claim ? new PlaceTerms(null) : $record->specimen->site->terms($claim->part->id, $used),
+            null === $claim ? [] : array_map(
+                fn (ExaminationRecord $other): SecondExamination => new SecondExamination(
+                    $this->examination($flora, $other), null === $record->secondOf ? $other->unprejudiced : $record->unprejudiced, $other->examiner->id, null !== $other->reconsideredAt,
+                ),
+                $this->examinations->answering($record),
             ),
-            null === $second ? null : $this->examination($flora, $second),
-            null === $record->secondOf ? $second->unprejudiced ?? true : $record->unprejudiced,
             array_map(Reach::from(...), $record->reach),
             array_map(Instrument::from(...), $record->kit),
+            $record->examiner->id,
         );
     }
 
@@ -71,28 +80,26 @@ final readonly class StoredExaminations
             return null;
         }
         $taxon = $flora->taxon($record->claimTaxon);
+        $confirmed = [];
+        foreach ($record->conditions as $condition => $found) {
+            $confirmed[$condition] = new ConditionAnswer($found, self::day($record->conditionsOn[$condition] ?? $record->date));
+        }
 
-        return new Claim($taxon, $taxon->part($record->claimPart), $record->conditions);
+        return new Claim($taxon, $taxon->part($record->claimPart), $confirmed);
     }
 
     private function examination(Flora $flora, ExaminationRecord $record): Examination
     {
         $observations = $couldNotLook = [];
         foreach ($record->scores as $score) {
-            if (null !== $score->takenBackAt) {
-                continue;
-            }
-            if ($score->looked) {
+            if (ScoreAnswer::CannotBeSeen !== $score->answer) {
                 $observations[] = self::observation($flora, $score);
-            } else {
+            } elseif (null === $score->takenBackAt) {
                 $couldNotLook[] = $score->character;
             }
         }
 
-        return Examination::of(
-            new \DateTimeImmutable($record->date, new \DateTimeZone('UTC')),
-            $record->stage, $record->examiner->role, $observations, $couldNotLook,
-        );
+        return Examination::of(self::day(min($record->date, $record->firstScoredOn() ?? $record->date)), $record->stage, $record->examiner->role, $observations, $couldNotLook);
     }
 
     /**
@@ -102,13 +109,30 @@ final readonly class StoredExaminations
     public static function observation(Flora $flora, ScoreRecord $score): Observation
     {
         $character = $flora->character($score->character);
+        $look = new Look($score->further, $score->recordedAt, null !== $score->takenBackAt);
+        if ([] !== $score->states && [] !== $score->numbers) {
+            throw new \InvalidArgumentException('Give states or numbers, not both.');
+        }
+        if (ScoreAnswer::DoesNotApply === $score->answer) {
+            return Observation::notApplicable($character, $score->certainty, $look);
+        }
+        if (ScoreAnswer::NothingThere === $score->answer) {
+            $absence = $character->absence() ?? throw new \InvalidArgumentException(\sprintf('"%s" has no state for "looked, and nothing there".', $character->label));
+
+            return Observation::ofStates($character, [$absence->id], $score->certainty, $score->samples, $score->where, $score->position, look: $look);
+        }
         if ([] !== $score->numbers) {
-            return Observation::ofNumbers($character, $score->numbers, $score->certainty, $score->where, $score->position);
+            return Observation::ofNumbers($character, $score->numbers, $score->certainty, $score->where, $score->position, $look);
         }
         if ([] === $score->states) {
-            throw new \InvalidArgumentException('Choose at least one state, give a number, or say that you could not look.');
+            throw new \InvalidArgumentException('Choose at least one state, give a number, or say that it cannot be seen now.');
         }
 
-        return Observation::ofStates($character, $score->states, $score->certainty, $score->samples, $score->where, $score->position);
+        return Observation::ofStates($character, $score->states, $score->certainty, $score->samples, $score->where, $score->position, $score->either, $look);
+    }
+
+    private static function day(string $day): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable($day, new \DateTimeZone('UTC'));
     }
 }

@@ -24,19 +24,24 @@ final class ExaminationRepository extends ServiceEntityRepository
         return array_values($this->findBy(['specimen' => $specimen], ['date' => 'DESC', 'createdAt' => 'DESC']));
     }
 
-    /** The newest signed look at the same tree that belongs to this one: its second, or the first it is the second of. */
-    public function counterpartOf(ExaminationRecord $first): ?ExaminationRecord
+    /**
+     * All signed looks of others at the same tree that belong to this one: its seconds, or the first it is the second of and that one's
+     * other seconds. Of each person the newest; none is forgotten because another came later.
+     *
+     * @return list<ExaminationRecord>
+     */
+    public function answering(ExaminationRecord $record): array
     {
-        if (null !== $first->secondOf) {
-            return $first->secondOf;
-        }
-        foreach ($this->findBy(['secondOf' => $first], ['date' => 'DESC', 'createdAt' => 'DESC']) as $second) {
-            if ($second->isSigned() && $second->examiner !== $first->examiner) {
-                return $second;
-            }
-        }
+        $first = $record->secondOf ?? $record;
+        $all = [$first, ...$this->findBy(['secondOf' => $first], ['createdAt' => 'ASC'])];
 
-        return null;
+        return array_values(array_filter($all, static fn (ExaminationRecord $other): bool => $other !== $record && $other->isSigned() && $other->examiner !== $record->examiner));
+    }
+
+    /** Whether somebody has taken a second look at this one already, signed or not. */
+    public function hasSecondBy(ExaminationRecord $first, User $user): bool
+    {
+        return null !== $this->findOneBy(['secondOf' => $first, 'examiner' => $user]);
     }
 
     /** Whether somebody is in the middle of a second look at this tree, and must not see what others scored. */

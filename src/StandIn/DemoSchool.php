@@ -7,6 +7,7 @@ namespace App\StandIn;
 use App\Entity\DecisionRecord;
 use App\Entity\ExaminationRecord;
 use App\Entity\HarvestRecord;
+use App\Entity\NeverReview;
 use App\Entity\ScoreRecord;
 use App\Entity\Site;
 use App\Entity\Specimen;
@@ -18,9 +19,11 @@ use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Document\Node;
 use Hylognosis\Examination\Certainty;
 use Hylognosis\Examination\ExaminerRole;
+use Hylognosis\Examination\ScoreAnswer;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Measure\AmountUnit;
+use Hylognosis\Wording\English;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 use Symfony\Component\Yaml\Yaml;
@@ -65,7 +68,7 @@ final readonly class DemoSchool
     public function clear(): void
     {
         $this->entities->wrapInTransaction(function (): void {
-            foreach ([HarvestRecord::class, DecisionRecord::class, ScoreRecord::class] as $class) {
+            foreach ([HarvestRecord::class, DecisionRecord::class, ScoreRecord::class, NeverReview::class] as $class) {
                 $this->entities->createQuery('DELETE FROM '.$class)->execute();
             }
             $this->entities->createQuery('UPDATE '.ExaminationRecord::class.' e SET e.secondOf = NULL')->execute();
@@ -150,6 +153,7 @@ final readonly class DemoSchool
         }
         foreach ($node->entries('conditions') as $id => $answer) {
             $record->conditions[$id] = $answer->asFlag();
+            $record->conditionsOn[$id] = $day;
         }
         $this->entities->persist($record);
         $minute = 0;
@@ -183,7 +187,8 @@ final readonly class DemoSchool
         }
         $samples = isset($values[2]) ? (int) $values[2]->asNumber(1, 50) : max(1, \count($numbers));
         $certainty = isset($values[3]) ? $values[3]->asWord(Certainty::class) : Certainty::Sure;
-        $score = new ScoreRecord($record, $values[0]->asText(), $states, $numbers, $certainty, $samples, Whereabouts::Tree, true, $at);
+        $again = $record->scores->exists(static fn (int $i, ScoreRecord $before): bool => $before->character === $values[0]->asText());
+        $score = new ScoreRecord($record, $values[0]->asText(), $states, $numbers, $certainty, $samples, Whereabouts::Tree, ScoreAnswer::Seen, $at, further: $again);
         StoredExaminations::observation($this->stored->flora($record), $score);
         $this->entities->persist($score);
 
@@ -195,7 +200,7 @@ final readonly class DemoSchool
     {
         $assessment = $this->stored->assess($record);
         if (true !== $assessment->clearance?->isCleared()) {
-            throw new \LogicException(\sprintf('demo/school.yaml: %s was not cleared on %s: %s', $node->path, $day, $assessment->clearance->because ?? ''));
+            throw new \LogicException(\sprintf('demo/school.yaml: %s was not cleared on %s: %s', $node->path, $day, null === $assessment->clearance ? '' : (new English($assessment->identification->compiled->flora))->sentence($assessment->clearance->because)));
         }
         $this->entities->persist(new HarvestRecord(
             DecisionRecord::of($record, $record->examiner, $assessment, new \DateTimeImmutable($day)), $people[$node->text('by')], $day,

@@ -17,13 +17,14 @@ final class BordersTest
         'Document' => [],
         'Measure' => [],
         'Flora' => ['Document', 'Measure'],
+        'Reason' => [],
         'Season' => ['Flora', 'Measure'],
         'Examination' => ['Flora', 'Measure'],
-        'Identification' => ['Examination', 'Flora', 'Measure', 'Season'],
-        'Clearance' => ['Examination', 'Flora', 'Identification', 'Measure', 'Season'],
-        'Wording' => ['Clearance', 'Examination', 'Flora', 'Identification', 'Measure', 'Season'],
-        'Assessment' => ['Clearance', 'Document', 'Examination', 'Flora', 'Identification', 'Measure', 'Season'],
-        'Rehearsal' => ['Clearance', 'Examination', 'Flora', 'Identification', 'Measure', 'Season'],
+        'Identification' => ['Examination', 'Flora', 'Measure', 'Reason', 'Season'],
+        'Clearance' => ['Examination', 'Flora', 'Identification', 'Measure', 'Reason', 'Season'],
+        'Wording' => ['Clearance', 'Examination', 'Flora', 'Identification', 'Measure', 'Reason', 'Season'],
+        'Assessment' => ['Clearance', 'Document', 'Examination', 'Flora', 'Identification', 'Measure', 'Reason', 'Season'],
+        'Rehearsal' => ['Clearance', 'Examination', 'Flora', 'Identification', 'Measure', 'Reason', 'Season'],
     ];
 
     #[TestRule]

@@ -49,7 +49,7 @@ final class SafetyTest extends TestCase
         $checked = 0;
         foreach (self::wanted($flora) as [$taxon, $part]) {
             foreach (Rehearsal::months($part) as $day) {
-                $goal = Goal::of(new Claim($taxon, $part, []), $day);
+                $goal = new Goal(new Claim($taxon, $part, []), $day);
                 foreach ($flora->dangerous() as $danger) {
                     if (!$goal->claim->allows($flora, $danger)) {
                         $bound = 0.0;

@@ -69,7 +69,7 @@ final class SpecimensTest extends TestCase
     {
         [$taxon, $part] = $this->part($letter, $hoped);
         $days = array_values(Rehearsal::months($part));
-        $claim = Goal::of(new Claim($taxon, $part, []), $days[intdiv(\count($days), 2)])->claim;
+        $claim = new Goal(new Claim($taxon, $part, []), $days[intdiv(\count($days), 2)])->claim;
         $observations = [];
         foreach ($part->required as $feature) {
             $usual = $taxon->description->frequencies($feature->character) ?? [];

@@ -16,8 +16,10 @@ final readonly class ExaminationChange
      * @param array<string, bool|null>|null $conditions answers by condition; null takes an answer back
      */
     public function __construct(
-        #[Assert\Date(message: 'Write the day like 2027-06-14.')]
+        #[Day]
         public ?string $date = null,
+        #[Assert\Length(max: 500)]
+        public string $dateReason = '',
         public ?LifeStage $stage = null,
         #[Assert\Choice(['branch-first', 'bark-first', 'leaf-first', 'outline-inward'])]
         public ?string $route = null,

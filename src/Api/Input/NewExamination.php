@@ -17,7 +17,7 @@ final readonly class NewExamination
     public function __construct(
         #[Assert\NotBlank(message: 'Choose the tree.')]
         public string $specimenId,
-        #[Assert\Date(message: 'Write the day like 2027-06-14.')]
+        #[Day]
         public string $date,
         public LifeStage $stage = LifeStage::Mature,
         #[Assert\Choice(['branch-first', 'bark-first', 'leaf-first', 'outline-inward'])]

@@ -5,21 +5,29 @@ declare(strict_types=1);
 namespace App\Api\Input;
 
 use Hylognosis\Examination\Certainty;
+use Hylognosis\Examination\ScoreAnswer;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\Position;
 use Symfony\Component\Validator\Constraints as Assert;
 
-/** A character, scored. Neither states nor numbers, with looked false: could not look. */
+/** A character, scored. */
 final readonly class NewScore
 {
     /**
-     * @param list<string> $states
+     * @param string       $id      a UUID made by whoever sends it: the same request sent twice is one score
+     * @param list<string> $states  or coarser words; empty unless something was seen
      * @param list<float>  $numbers in the unit given
+     * @param bool         $either  one of the states was seen, and which cannot be told
+     * @param bool         $further the examiner went and looked again, knowing what was scored before
      */
     public function __construct(
+        #[Assert\NotBlank(message: 'A score needs an id of its own, made by whoever sends it.')]
+        #[Assert\Uuid(message: 'The id must be a UUID.')]
+        public string $id,
         #[Assert\NotBlank]
         public string $character,
         #[Assert\All([new Assert\Type('string')])]
+        #[Assert\Count(max: 20)]
         public array $states = [],
         #[Assert\All([new Assert\Type('numeric'), new Assert\PositiveOrZero()])]
         #[Assert\Count(max: 100)]
@@ -30,8 +38,10 @@ final readonly class NewScore
         #[Assert\Range(min: 1, max: 200)]
         public int $samples = 1,
         public Whereabouts $where = Whereabouts::Tree,
-        public bool $looked = true,
+        public ScoreAnswer $answer = ScoreAnswer::Seen,
         public ?Position $position = null,
+        public bool $either = false,
+        public bool $further = false,
     ) {
     }
 }

@@ -7,6 +7,7 @@ namespace App\Api\View;
 use Hylognosis\Flora\Character;
 use Hylognosis\Flora\Phenophase;
 use Hylognosis\Flora\State;
+use Hylognosis\Flora\StateGroup;
 
 /** A feature one can score. */
 final readonly class CharacterView
@@ -15,11 +16,12 @@ final readonly class CharacterView
      * @param list<StateView> $states
      * @param list<string>    $phenophases
      * @param list<string>    $appliesStates
+     * @param list<StateGroupView> $groups coarser words
      */
     public function __construct(
         public string $id, public string $organ, public string $kind, public string $label, public string $question, public string $hint,
         public array $states, public string $unit, public array $phenophases, public string $reach, public string $instrument, public int $effort,
-        public ?string $appliesTo, public array $appliesStates, public bool $changesWithAge, public bool $changesWithPosition, public bool $varies,
+        public ?string $appliesTo, public array $appliesStates, public bool $changesWithAge, public bool $changesWithPosition, public bool $varies, public array $groups,
     ) {
     }
 
@@ -30,6 +32,7 @@ final readonly class CharacterView
             array_values(array_map(static fn (State $s): StateView => new StateView($s->id, $s->label, $s->definition, $s->drawing, $s->absence), $c->states)),
             $c->unit, array_map(static fn (Phenophase $p): string => $p->value, $c->phenophases), $c->reach->value, $c->instrument->value, $c->effort,
             $c->applies?->character, $c->applies->states ?? [], $c->changesWithAge, $c->changesWithPosition, $c->varies,
+            array_values(array_map(static fn (StateGroup $g): StateGroupView => new StateGroupView($g->id, $g->label, $g->definition, $g->states), $c->groups)),
         );
     }
 }

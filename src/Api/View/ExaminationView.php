@@ -18,8 +18,8 @@ final readonly class ExaminationView
      */
     public function __construct(
         public string $id, public SpecimenView $specimen, public PersonView $examiner, public bool $mine, public string $date, public string $stage, public string $flora,
-        public string $route, public array $reach, public array $kit, public bool $signed, public bool $namesCovered, public bool $blind,
-        public ?string $claimTaxon, public ?string $claimPart, public array $conditions, public ?string $secondOf, public bool $unprejudiced,
+        public string $route, public array $reach, public array $kit, public bool $signed, public bool $namesCovered, public bool $hopeCovered, public bool $blind,
+        public ?string $claimTaxon, public ?string $claimPart, public array $conditions, public ?string $secondOf, public bool $unprejudiced, public string $dateReason, public ?string $reconsideredBecause,
         public array $scores, public AssessmentView $assessment, public array $harvests, public array $decisions, public array $outOfSeason,
     ) {
     }

@@ -9,13 +9,16 @@ use Hylognosis\Flora\Flora;
 /** A flora one can work with. */
 final readonly class FloraSummaryView
 {
-    /** @param int $dangerous taxa that can harm people */
-    public function __construct(public string $name, public string $title, public string $edition, public int $taxa, public int $dangerous)
+    /**
+     * @param int    $dangerous taxa that can harm people
+     * @param string $problem   why its files are not the edition in use; empty where they are
+     */
+    public function __construct(public string $name, public string $title, public string $edition, public int $taxa, public int $dangerous, public string $region, public string $problem)
     {
     }
 
-    public static function of(Flora $flora): self
+    public static function of(Flora $flora, string $problem): self
     {
-        return new self($flora->name, $flora->title, $flora->edition, \count($flora->taxa), \count($flora->dangerous()));
+        return new self($flora->name, $flora->title, $flora->edition, \count($flora->taxa), \count($flora->dangerous()), $flora->region->name, $problem);
     }
 }

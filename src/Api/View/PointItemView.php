@@ -7,7 +7,12 @@ namespace App\Api\View;
 /** One line under a point. */
 final readonly class PointItemView
 {
-    public function __construct(public string $subject, public string $label, public string $status, public string $detail)
+    /**
+     * @param string $about   `character`, `taxon`, `condition` or `window`
+     * @param string $subject its id
+     * @param string $code    of the reason
+     */
+    public function __construct(public string $about, public string $subject, public string $label, public string $status, public string $code, public string $detail)
     {
     }
 }

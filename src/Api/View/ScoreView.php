@@ -15,7 +15,7 @@ final readonly class ScoreView
      */
     public function __construct(
         public string $id, public string $character, public array $states, public array $numbers, public string $certainty, public int $samples,
-        public string $where, public bool $looked, public bool $takenBack, public ?string $position,
+        public string $where, public string $answer, public bool $takenBack, public ?string $position, public bool $either, public bool $further,
     ) {
     }
 
@@ -23,7 +23,7 @@ final readonly class ScoreView
     {
         return new self(
             $score->id, $score->character, $score->states, $score->numbers, $score->certainty->value, $score->samples,
-            $score->where->value, $score->looked, null !== $score->takenBackAt, $score->position?->value,
+            $score->where->value, $score->answer->value, null !== $score->takenBackAt, $score->position?->value, $score->either, $score->further,
         );
     }
 }

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Identification;
+
+use Hylognosis\Reason\Reason;
+
+/** A look is worth what it tells, and what it can be expected to close of an intended clearance. */
+final class Aimed implements Valuation
+{
+    /** A second look at what speaks against the hope turns it over so often (an estimate). */
+    private const SECOND_LOOK_TURNS = 0.5;
+    /** A number is accepted about as often as specimens lie in the normal range. */
+    private const NUMBER_ACCEPTED = 0.9;
+    /** Effort of a required look counts for the order of looks only. */
+    private const ORDERING = 100;
+    private const MOSTLY = 0.5;
+    private const NAMED = 3;
+
+    /** @var list<array{int, array<string, float>}> dangers not yet excluded: taxon number, step by organ */
+    private readonly array $dangers;
+    /** @var list<array{int, array<string, float>}> the same as the required features in sight will leave them */
+    private readonly array $left;
+
+    /** @param int $phases what the taxon aimed at shows today, one bit each */
+    public function __construct(private readonly Curious $curious, private readonly Identification $identification, private readonly Aim $aim, private readonly Contrast $contrast, private readonly int $phases, Outlook $outlook)
+    {
+        $numbers = $identification->compiled->numbers;
+        $this->dangers = array_map(static fn (Danger $danger): array => [$numbers[$danger->taxon->id], $danger->steps()], $aim->dangers);
+        $this->left = $this->leftByRequired($outlook);
+    }
+
+    public function of(CompiledCharacter $character): Worth
+    {
+        $worth = $this->curious->of($character);
+        $required = null !== $this->aim->requires($character->character->id);
+
+        // What is required has to be looked at in any case: its effort counts for the order, not against other looks.
+        return new Worth($worth->bits, $this->closes($character, $required ? $this->dangers : $this->left), $required ? 1.0 + $worth->effort / self::ORDERING : $worth->effort);
+    }
+
+    public function why(CompiledCharacter $character): Why
+    {
+        $id = $character->character->id;
+        $required = null !== $this->aim->requires($id);
+        $parted = [];
+        foreach ($this->aim->dangers as $danger) {
+            if ($danger->stepBy($character->character->organ) > 0.0 && $this->contrast->against($id, $this->identification->compiled->numbers[$danger->taxon->id]) > self::MOSTLY) {
+                $parted[] = $danger->taxon->id;
+            }
+        }
+        $about = ['taxon' => $this->aim->taxon->id, 'taxa' => \array_slice($parted, 0, self::NAMED), 'more' => max(0, \count($parted) - self::NAMED)];
+
+        return match (true) {
+            \in_array($id, $this->aim->against, true) => new Why(new Reason('speaks-against', $about), $parted),
+            [] !== $parted => new Why(new Reason($required ? 'required-and-parts' : 'parts', $about), $parted),
+            $required => new Why(new Reason('required', $about), []),
+            default => $this->curious->why($character),
+        };
+    }
+
+    /**
+     * The dangers as the required features in sight will leave them: a look that is not required is worth only what
+     * those would not close anyway.
+     *
+     * @return list<array{int, array<string, float>}>
+     */
+    private function leftByRequired(Outlook $outlook): array
+    {
+        $closed = array_fill(0, \count($this->dangers), 0.0);
+        foreach ($this->aim->open as $feature) {
+            $character = $this->identification->compiled->characters[$feature->character];
+            if (0 === ($character->phenophases & $this->phases) || !$outlook->reaches($character->character) || \in_array($feature->character, $this->identification->examination->couldNotLook, true)) {
+                continue;
+            }
+            $against = $this->contrast->row($feature->character);
+            foreach ($this->dangers as $d => [$number, $steps]) {
+                $closed[$d] += $steps[$character->character->organ->value] * $against[$number];
+            }
+        }
+        $left = [];
+        foreach ($this->dangers as $d => [$number, $steps]) {
+            if ($closed[$d] < 1.0) {
+                $left[] = [$number, array_map(static fn (float $step): float => $step * (1.0 - $closed[$d]), $steps)];
+            }
+        }
+
+        return $left;
+    }
+
+    /** @param list<array{int, array<string, float>}> $dangers taxon number, step by organ */
+    private function closes(CompiledCharacter $character, array $dangers): float
+    {
+        if (0 === ($character->phenophases & $this->phases)) {
+            return 0.0;
+        }
+        $closes = 0.0;
+        $required = $this->aim->requires($character->character->id);
+        if (null !== $required) {
+            foreach ($required->states as $state) {
+                $closes += $character->read[$character->outcomes[$state]][$this->contrast->own];
+            }
+            $closes += null === $required->range ? 0.0 : self::NUMBER_ACCEPTED;
+        }
+        if (\in_array($character->character->id, $this->aim->against, true)) {
+            $closes = max($closes, self::SECOND_LOOK_TURNS);
+        }
+        if ([] === $dangers) {
+            return $closes;
+        }
+        $organ = $character->character->organ->value;
+        $against = $this->contrast->row($character->character->id);
+        foreach ($dangers as [$number, $steps]) {
+            $closes += $steps[$organ] * $against[$number];
+        }
+
+        return $closes;
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Identification;
+
+use Hylognosis\Reason\Reason;
+
+/** Why a look is worth taking. */
+final readonly class Why
+{
+    /** @param list<string> $parts taxa it would help to part */
+    public function __construct(public Reason $because, public array $parts)
+    {
+    }
+}

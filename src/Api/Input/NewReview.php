@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api\Input;
+
+use Hylognosis\Flora\ReviewVerdict;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** What somebody who read a stated never came to. */
+final readonly class NewReview
+{
+    public function __construct(
+        public ReviewVerdict $verdict,
+        #[Assert\Length(max: 500)]
+        public string $note = '',
+    ) {
+    }
+}
