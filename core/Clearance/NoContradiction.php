@@ -88,8 +88,9 @@ final readonly class NoContradiction implements Point
             return ['never', array_map(static fn (StatedNever $line): string => $line->id, $lines)];
         }
         $feature = $dossier->claim->part->requires($finding->character->id);
-        $otherwise = null !== $feature && !$finding->character->ripens && !$feature->acceptsEach($reading->oneOf)
-            && [] !== array_filter($reading->oneOf, static fn (string|float $value): bool => !$feature->accepts($value) && !\in_array($value, $feature->beside, true));
+        // One of several speaks against it only if none of them could be the accepted one.
+        $otherwise = null !== $feature && !$finding->character->ripens
+            && [] === array_filter($reading->oneOf, static fn (string|float $value): bool => $feature->accepts($value) || \in_array($value, $feature->beside, true));
 
         return $otherwise ? ['required-otherwise', []] : null;
     }

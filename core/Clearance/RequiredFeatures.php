@@ -99,7 +99,7 @@ final readonly class RequiredFeatures implements Point
             static fn (Observation $o): bool => $feature->isMetBy(array_map(static fn (Reading $reading): array => $reading->oneOf, $o->readings())),
         );
 
-        return max(0, ...array_map(static fn (Observation $o): int => $o->samples, $meeting));
+        return max([0, ...array_map(static fn (Observation $o): int => $o->samples, $meeting)]);
     }
 
     /** Nothing was seen but what may stand beside an accepted value: that one may still turn up. Or one of several, and it could be the accepted one. */

@@ -85,7 +85,7 @@ final readonly class Finding
     /** On how many twigs, leaves, fruits at once: the same twig scored twice is one twig. */
     public function samples(): int
     {
-        return max(1, ...array_map(static fn (Observation $o): int => $o->samples, $this->standing));
+        return max([1, ...array_map(static fn (Observation $o): int => $o->samples, $this->standing)]);
     }
 
     /** Seen on the tree at least once, sure or likely. */
@@ -114,7 +114,7 @@ final readonly class Finding
     /** The best certainty among the scores that stand. */
     public function misreadingFactor(): float
     {
-        return min(Certainty::Unsure->misreadingFactor(), ...array_map(static fn (Observation $o): float => $o->certainty->misreadingFactor(), $this->standing));
+        return min([Certainty::Unsure->misreadingFactor(), ...array_map(static fn (Observation $o): float => $o->certainty->misreadingFactor(), $this->standing)]);
     }
 
     /** @return list<Observation> */

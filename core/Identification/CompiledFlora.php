@@ -29,6 +29,7 @@ final readonly class CompiledFlora
      * @param array<string, CompiledCharacter> $characters   as seen where no height is named
      * @param array<string, array<string, CompiledCharacter>>       $heights position → the characters that differ there
      * @param list<array<string, list<StatedNever>>>                $nevers  by number, then character; those nobody doubts
+     * @param float                                                 $error   how often a look at a described character finds what is not listed, 0 to 1
      */
     private function __construct(
         public Flora $flora,
@@ -39,10 +40,12 @@ final readonly class CompiledFlora
         public array $characters,
         private array $heights,
         public array $nevers,
+        public float $error,
     ) {
     }
 
-    public static function of(Flora $flora, LifeStage $stage): self
+    /** @param float $error {@see DescriptionError::RATE}; another only to see what it would do */
+    public static function of(Flora $flora, LifeStage $stage, float $error = DescriptionError::RATE): self
     {
         $taxa = array_keys($flora->taxa);
         $descriptions = [];
@@ -50,9 +53,9 @@ final readonly class CompiledFlora
             $descriptions[] = isset($taxon->stages[$stage->value]) ? $taxon->description->overlaidWith($taxon->stages[$stage->value]) : $taxon->description;
         }
         $nevers = array_map(static fn (Taxon $taxon): array => $taxon->standingNevers(), array_values($flora->taxa));
-        $characters = array_map(static fn (Character $character): CompiledCharacter => self::character($flora, $character, $descriptions, $nevers), $flora->characters);
+        $characters = array_map(static fn (Character $character): CompiledCharacter => self::character($flora, $character, $descriptions, $nevers, $error), $flora->characters);
 
-        return new self($flora, $stage, $taxa, array_flip($taxa), $descriptions, $characters, self::heights($flora, $descriptions, $nevers), $nevers);
+        return new self($flora, $stage, $taxa, array_flip($taxa), $descriptions, $characters, self::heights($flora, $descriptions, $nevers, $error), $nevers, $error);
     }
 
     /** The character as it is read at a height of the tree. */
@@ -63,7 +66,8 @@ final readonly class CompiledFlora
 
     /**
      * The stated nevers a reading contradicts; none where it contradicts none. Where one of several was seen, each of them must be
-     * forbidden. What never has needles never has bands on them: then the line about the needles is the one leaned on.
+     * forbidden. What never has needles never has bands on them, nor the scars of needles on its shoots: then the line about the
+     * needles is the one leaned on, and the organ is the one it was seen in.
      *
      * @return list<StatedNever>
      */
@@ -131,7 +135,7 @@ final readonly class CompiledFlora
      *
      * @return array<string, array<string, CompiledCharacter>>
      */
-    private static function heights(Flora $flora, array $descriptions, array $nevers): array
+    private static function heights(Flora $flora, array $descriptions, array $nevers, float $error): array
     {
         $heights = [];
         foreach (Position::cases() as $position) {
@@ -142,7 +146,7 @@ final readonly class CompiledFlora
                 $differ += array_flip($overlay?->characters() ?? []);
             }
             $heights[$position->value] = array_map(
-                static fn (Character $character): CompiledCharacter => self::character($flora, $character, $there, $nevers),
+                static fn (Character $character): CompiledCharacter => self::character($flora, $character, $there, $nevers, $error),
                 array_intersect_key($flora->characters, $differ),
             );
         }
@@ -154,16 +158,16 @@ final readonly class CompiledFlora
      * @param list<Description>                       $descriptions
      * @param list<array<string, list<StatedNever>>> $nevers
      */
-    private static function character(Flora $flora, Character $character, array $descriptions, array $nevers): CompiledCharacter
+    private static function character(Flora $flora, Character $character, array $descriptions, array $nevers, float $error): CompiledCharacter
     {
-        return $character->isNumeric() ? self::numeric($flora, $character, $descriptions, $nevers) : self::states($flora, $character, $descriptions, $nevers);
+        return $character->isNumeric() ? self::numeric($flora, $character, $descriptions, $nevers, $error) : self::states($flora, $character, $descriptions, $nevers, $error);
     }
 
     /**
      * @param list<Description>                       $descriptions
      * @param list<array<string, list<StatedNever>>> $nevers
      */
-    private static function states(Flora $flora, Character $character, array $descriptions, array $nevers): CompiledCharacter
+    private static function states(Flora $flora, Character $character, array $descriptions, array $nevers, float $error): CompiledCharacter
     {
         $ids = array_keys($character->states);
         $count = \count($ids);
@@ -191,8 +195,8 @@ final readonly class CompiledFlora
             $listed = $description->frequencies($character->id);
             $lines = $nevers[$t][$character->id] ?? [];
             $shares = isset($inapplicable[$t])
-                ? array_map(static fn (float $share): float => [] === self::neverApplies($nevers[$t], $character) ? DescriptionError::RATE * $share : 0.0, $background) // should it make sense after all
-                : self::withError($listed ?? $background, $lines, $ids);
+                ? array_map(static fn (float $share): float => [] === self::neverApplies($nevers[$t], $character) ? $error * $share : 0.0, $background) // should it make sense after all
+                : self::withError($listed ?? $background, $lines, $ids, $error);
             foreach ($ids as $s => $id) {
                 if (null !== self::lineAgainst($lines, $id)) {
                     $never[$s][$t] = true;
@@ -221,11 +225,11 @@ final readonly class CompiledFlora
      *
      * @return array<string, float> for every state, summing to 1
      */
-    private static function withError(array $listed, array $lines, array $ids): array
+    private static function withError(array $listed, array $lines, array $ids, float $rate): array
     {
         $possible = array_filter($ids, static fn (string $id): bool => null === self::lineAgainst($lines, $id));
         $unlisted = array_filter($possible, static fn (string $id): bool => 0.0 === ($listed[$id] ?? 0.0));
-        $error = [] === $unlisted ? 0.0 : DescriptionError::RATE;
+        $error = [] === $unlisted ? 0.0 : $rate;
         $sum = array_sum(array_intersect_key($listed, array_flip($possible)));
         $shares = array_fill_keys($ids, 0.0);
         foreach ($possible as $id) {
@@ -242,7 +246,7 @@ final readonly class CompiledFlora
      * @param list<Description>                       $descriptions
      * @param list<array<string, list<StatedNever>>> $nevers
      */
-    private static function numeric(Flora $flora, Character $character, array $descriptions, array $nevers): CompiledCharacter
+    private static function numeric(Flora $flora, Character $character, array $descriptions, array $nevers, float $rate): CompiledCharacter
     {
         $whole = CharacterKind::Count === $character->kind;
         $ranges = $silent = $inapplicable = $bounds = [];
@@ -269,8 +273,8 @@ final readonly class CompiledFlora
             $background[$b] = 0.9 * array_sum($row) / max(1, \count($ranges)) + 0.1 / $n;
             foreach ($row as $t => $share) {
                 $forbidden = self::isNeverIn($nevers[$t][$character->id] ?? [], $edges[$b], $edges[$b + 1]);
-                $error = $forbidden ? 0.0 : DescriptionError::RATE * $background[$b];
-                $shown[$b][] = isset($silent[$t]) ? $background[$b] : (isset($inapplicable[$t]) ? $error : (1.0 - DescriptionError::RATE) * $share + $error);
+                $error = $forbidden ? 0.0 : $rate * $background[$b];
+                $shown[$b][] = isset($silent[$t]) ? $background[$b] : (isset($inapplicable[$t]) ? $error : (1.0 - $rate) * $share + $error);
                 $misread[$b][] = $background[$b];
                 if ($forbidden) {
                     $never[$b][$t] = true;

@@ -23,7 +23,7 @@ final readonly class Danger
 
     /**
      * @param array<string, list<StatedNever>> $contradictions character → the lines it contradicts
-     * @param array<string, Organ>             $organs         those the lines speak of
+     * @param array<string, Organ>             $organs         those they were seen in
      */
     private function __construct(
         public Taxon $taxon,
@@ -69,8 +69,7 @@ final readonly class Danger
             foreach ($readings as $reading) {
                 foreach ($compiled->forbidding($number, $character, $reading) as $line) {
                     $contradictions[$id][$line->id] = $line;
-                    $organ = $compiled->flora->character($line->character)->organ;
-                    $organs[$organ->value] = $organ;
+                    $organs[$character->organ->value] = $character->organ;
                     $decided = $decided || \in_array($line->character, $decisive, true);
                 }
             }

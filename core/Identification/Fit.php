@@ -20,7 +20,7 @@ final readonly class Fit
     {
         $excess = $variance = 0.0;
         foreach ($examination->findings as $id => $finding) {
-            $outcomes = $this->outcomes($compiled->at($id, $finding->standing[0]->position), $finding, $taxon);
+            $outcomes = $this->outcomes($compiled->at($id, $finding->standing[0]->position), $finding, $taxon, $compiled->error);
             if (null === $outcomes) {
                 continue;
             }
@@ -40,7 +40,7 @@ final readonly class Fit
     }
 
     /** @return array{list<float>, float}|null probabilities of what could have been read, mean logarithm of what was */
-    private function outcomes(CompiledCharacter $compiled, Finding $finding, int $taxon): ?array
+    private function outcomes(CompiledCharacter $compiled, Finding $finding, int $taxon, float $error): ?array
     {
         if (isset($compiled->silent[$taxon])) {
             return null;
@@ -48,7 +48,7 @@ final readonly class Fit
         $rate = MisreadingModel::rate($finding);
         $readings = $finding->readings();
         if (isset($compiled->inapplicable[$taxon]) || [] === $readings) { // makes no sense on it, and was scored; or the other way round
-            $odd = MisreadingModel::read($rate, DescriptionError::RATE, 1.0);
+            $odd = MisreadingModel::read($rate, $error, 1.0);
 
             return isset($compiled->inapplicable[$taxon]) && [] === $readings ? null : [[1.0 - $odd, $odd], log($odd)];
         }
@@ -56,7 +56,7 @@ final readonly class Fit
         if ($compiled->character->isNumeric()) {
             $range = $compiled->ranges[$taxon];
             $tails = $range->least < $range->low || $range->most > $range->high ? NumberRange::BEYOND_NORMAL : 0.0;
-            $outside = MisreadingModel::read($rate, DescriptionError::RATE, 1.0);
+            $outside = MisreadingModel::read($rate, $error, 1.0);
             $probabilities = [(1.0 - $outside) * (1.0 - $tails), (1.0 - $outside) * $tails, $outside];
             foreach ($readings as $reading) {
                 $number = (float) $reading->number();

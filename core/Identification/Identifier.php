@@ -125,9 +125,9 @@ final readonly class Identifier
         $taxa = \count($sums) - 1;
         $reading = new Reading([$number]);
         for ($t = 0; $t < $taxa; ++$t) {
-            $error = isset($flora->nevers[$t][$compiled->character->id]) && [] !== $flora->forbidding($t, $compiled->character, $reading) ? 0.0 : DescriptionError::RATE * $background;
+            $error = isset($flora->nevers[$t][$compiled->character->id]) && [] !== $flora->forbidding($t, $compiled->character, $reading) ? 0.0 : $flora->error * $background;
             $share = match (true) {
-                isset($compiled->ranges[$t]) => (1.0 - DescriptionError::RATE) * $compiled->ranges[$t]->share($from, $to, $compiled->isCount()) + $error,
+                isset($compiled->ranges[$t]) => (1.0 - $flora->error) * $compiled->ranges[$t]->share($from, $to, $compiled->isCount()) + $error,
                 isset($compiled->silent[$t]) => $background,
                 default => $error,
             };

@@ -11,6 +11,7 @@ use Hylognosis\Flora\Part;
 use Hylognosis\Flora\RequiredFeature;
 use Hylognosis\Flora\Severity;
 use Hylognosis\Flora\Source;
+use Hylognosis\Flora\StatedNever;
 use Hylognosis\Flora\Taxon;
 use Hylognosis\Identification\CompiledCharacter;
 use Hylognosis\Identification\CompiledFlora;
@@ -113,12 +114,9 @@ final readonly class FloraAudit
         $decisive = $lookAlike->decisive ?? [];
         $organs = $further = [];
         $unread = 0;
-        foreach ($keepingOut as $lines) {
-            foreach ($lines as $line) {
-                $organ = $this->flora->character($line->character)->organ;
-                $organs[$organ->value] = $organ;
-                $unread += (int) (0 === $line->agreements());
-            }
+        foreach ($keepingOut as $id => $lines) {
+            $organs[$this->flora->character($id)->organ->value] = $this->flora->character($id)->organ;
+            $unread += \count(array_filter($lines, static fn (StatedNever $line): bool => 0 === $line->agreements()));
         }
         $reachable = $organs;
         foreach ($this->compiled->nevers[$other] as $id => $_) {
@@ -188,7 +186,7 @@ final readonly class FloraAudit
             $product = 1.0;
             foreach ($part->required as $feature) {
                 $compiled = $stage->characters[$feature->character];
-                $showing = $compiled->character->ripens ? null : Showing::of($compiled, $this->compiled->numbers[$taxon->id]);
+                $showing = $compiled->character->ripens ? null : Showing::of($compiled, $this->compiled->numbers[$taxon->id], null, 0.0);
                 $share = null === $showing ? 1.0 : 0.0;
                 foreach ($showing->values ?? [] as $i => $value) {
                     $share += $feature->accepts($value) ? $showing->shares[$i] ?? 0.0 : 0.0;

@@ -20,8 +20,6 @@ use Symfony\Component\Finder\Finder;
 final class FloraLibrary
 {
     public const DEFAULT = 'central-european-hills';
-    /** Changes with the classes that are kept. */
-    private const KEPT_AS = 'v3';
 
     /** @var array<string, Flora> */
     private array $floras = [];
@@ -145,7 +143,7 @@ final class FloraLibrary
             return $this->editions[$name];
         }
         $current = $this->fingerprint($name);
-        $good = $this->cache->getItem(hash('xxh128', self::KEPT_AS.'|good|'.$name));
+        $good = $this->cache->getItem(hash('xxh128', self::shape().'|good|'.$name));
         $known = $good->isHit() && \is_string($good->get()) ? $good->get() : null;
         if ($known === $current) {
             return $this->editions[$name] = [$current, ''];
@@ -221,6 +219,23 @@ final class FloraLibrary
 
     private static function key(string $name, string $edition, string $what): string
     {
-        return hash('xxh128', implode('|', [self::KEPT_AS, $name, $edition, $what]));
+        return hash('xxh128', implode('|', [self::shape(), $name, $edition, $what]));
+    }
+
+    /** What is kept is kept as objects: it is good only for the classes it was made of. */
+    private static function shape(): string
+    {
+        static $shape = null;
+        if (null === $shape) {
+            $shape = '';
+            foreach ([Flora::class, CompiledFlora::class] as $class) {
+                foreach (glob(\dirname((string) (new \ReflectionClass($class))->getFileName()).'/*.php') as $file) {
+                    $shape .= filemtime($file).'|'.filesize($file).'|';
+                }
+            }
+            $shape = hash('xxh128', $shape);
+        }
+
+        return $shape;
     }
 }

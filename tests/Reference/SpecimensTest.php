@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Tests\Reference;
 
+use App\Tests\Support\Dossiers;
+use App\Tests\Support\Starter;
 use Hylognosis\Assessment\Assessment;
 use Hylognosis\Assessment\Assessor;
 use Hylognosis\Assessment\Inquiry;
+use Hylognosis\Assessment\SecondExamination;
 use Hylognosis\Clearance\Answer;
 use Hylognosis\Clearance\Claim;
 use Hylognosis\Clearance\PlaceTerms;
@@ -69,7 +72,8 @@ final class SpecimensTest extends TestCase
     {
         [$taxon, $part] = $this->part($letter, $hoped);
         $days = array_values(Rehearsal::months($part));
-        $claim = new Goal(new Claim($taxon, $part, []), $days[intdiv(\count($days), 2)])->claim;
+        $day = $days[intdiv(\count($days), 2)];
+        $claim = (new Goal(new Claim($taxon, $part, []), $day))->confirmedOn(new \DateTimeImmutable('2027-'.$day));
         $observations = [];
         foreach ($part->required as $feature) {
             $usual = $taxon->description->frequencies($feature->character) ?? [];
@@ -84,8 +88,8 @@ final class SpecimensTest extends TestCase
                 $observations[] = $this->observed($letter, $further, (string) array_key_first($usual));
             }
         }
-        $clearance = $this->assess($letter, (string) $days[intdiv(\count($days), 2)], $claim, $observations, true)->clearance;
-        self::assertSame(Answer::Cleared, $clearance?->answer, (string) $clearance?->because);
+        $clearance = $this->assess($letter, (string) $day, $claim, $observations, true)->clearance;
+        self::assertSame(Answer::Cleared, $clearance?->answer, null === $clearance ? '' : Dossiers::words($clearance->because, Floras::get($letter)));
     }
 
     private function middle(string $letter, RequiredFeature $feature): float
@@ -122,7 +126,7 @@ final class SpecimensTest extends TestCase
 
         return (new Assessor())->assess(
             static fn (): CompiledFlora => Floras::compiled($letter),
-            new Inquiry($examination, Floras::get($letter)->reference, $date, $claim, new PlaceTerms(true), $second ? $examination : null),
+            new Inquiry($examination, Floras::get($letter)->reference, $date, $claim, new PlaceTerms(true), $second ? [new SecondExamination(Examination::of($date, LifeStage::Mature, ExaminerRole::Instructor, Starter::byOtherEyes($observations)), true)] : []),
         );
     }
 }

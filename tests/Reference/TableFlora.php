@@ -13,6 +13,7 @@ use Hylognosis\Flora\Instrument;
 use Hylognosis\Flora\Organ;
 use Hylognosis\Flora\Phenophase;
 use Hylognosis\Flora\Reach;
+use Hylognosis\Flora\Region;
 use Hylognosis\Flora\State;
 use Hylognosis\Flora\Status;
 use Hylognosis\Flora\Taxon;
@@ -44,6 +45,6 @@ final readonly class TableFlora
             $taxa[$id] = new Taxon($id, $id, '', '', [], [$id], new Status('', false, ''), '', new Calendar(['in-leaf' => Window::wholeYear()]), new Description($described, []), [], [], [], []);
         }
 
-        return new Flora('table', 'Table', '1', '', Place::of(47, 15, Length::ofMetres(400)), $characters, $taxa, [], []);
+        return new Flora('table', 'Table', '1', '', Place::of(47, 15, Length::ofMetres(400)), Region::of('nowhere', 40.0, 55.0, 5.0, 25.0, Length::ofMetres(0), Length::ofMetres(2000)), $characters, $taxa, [], []);
     }
 }

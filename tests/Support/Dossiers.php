@@ -5,16 +5,20 @@ declare(strict_types=1);
 namespace App\Tests\Support;
 
 use Hylognosis\Clearance\Claim;
+use Hylognosis\Clearance\ConditionAnswer;
 use Hylognosis\Clearance\Dossier;
 use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Clearance\SecondLook;
 use Hylognosis\Examination\ExaminerRole;
 use Hylognosis\Examination\Observation;
+use Hylognosis\Flora\Flora;
 use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Identifier;
 use Hylognosis\Measure\Length;
 use Hylognosis\Measure\Place;
+use Hylognosis\Reason\Reason;
 use Hylognosis\Season\Phenology;
+use Hylognosis\Wording\English;
 
 /** Builds what a decision rests on, complete unless a test leaves something out. */
 final class Dossiers
@@ -51,16 +55,24 @@ final class Dossiers
     ): Dossier {
         $flora = Starter::flora();
         $claimed = $flora->taxon($taxon);
+        $decidedOn = new \DateTimeImmutable($decidedOn ?? $date);
+        $confirmed = array_map(static fn (bool $found): ConditionAnswer => new ConditionAnswer($found, $decidedOn), $conditions);
 
         return new Dossier(
-            new Claim($claimed, $claimed->part($part), $conditions),
+            new Claim($claimed, $claimed->part($part), $confirmed),
             self::identify($scores, $date, $examiner),
             Phenology::at($flora, Place::of(47.1, 15.4, Length::ofMetres(400))),
             $terms ?? new PlaceTerms(true),
-            new \DateTimeImmutable($decidedOn ?? $date),
-            null === $second ? null : new SecondLook(self::identify($second, $date, $secondRole), $blind),
+            $decidedOn,
+            null === $second ? [] : [new SecondLook(self::identify(Starter::byOtherEyes($second), $date, $secondRole), $blind)],
             $sameSpecimen,
         );
+    }
+
+    /** What a point or a line says, in words. */
+    public static function words(Reason $reason, ?Flora $flora = null): string
+    {
+        return (new English($flora ?? Starter::flora()))->sentence($reason);
     }
 
     /** @param list<Observation> $scores */

@@ -8,6 +8,7 @@ use App\Exchange\FloraFiles;
 use Hylognosis\Examination\Certainty;
 use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\ExaminerRole;
+use Hylognosis\Examination\Look;
 use Hylognosis\Examination\Observation;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\Flora;
@@ -27,10 +28,10 @@ final class Starter
     /** What an elder in June shows: all that is required for its flowers. */
     public const ELDER = [
         'leaf.arrangement' => ['opposite', 4], 'leaf.kind' => ['pinnate', 3], 'leaf.leaflet-count' => [[5, 7, 5]], 'leaf.stipules' => ['none', 3],
-        'twig.woodiness' => ['woody', 2], 'twig.pith' => ['white-wide', 1], 'flower.head' => ['flat', 4], 'flower.anthers' => ['yellow', 4],
+        'twig.woodiness' => ['woody', 2], 'twig.pith' => ['white-wide', 1], 'flower.head' => ['flat', 4], 'flower.anthers' => ['yellow', 4], 'scent.crushed' => ['rank', 2],
     ];
-    /** The same against the shipped flora, which asks for the smell as well. */
-    public const ELDER_AS_SHIPPED = self::ELDER + ['scent.crushed' => ['rank', 2]];
+    /** The same against the shipped flora, with the look that parts it from tree of heaven. */
+    public const ELDER_AS_SHIPPED = self::ELDER + ['leaf.margin' => ['fine-teeth', 3]];
     public const FIR = [
         'leaf.kind' => ['needle', 4], 'leaf.bands' => ['two-white', 5], 'leaf.needle-tip' => ['notched', 4], 'twig.needle-scar' => ['round', 4],
         'twig.hairs' => ['hairy', 2], 'bud.shape' => ['egg', 2], 'scent.crushed' => ['resin', 2],
@@ -140,6 +141,38 @@ final class Starter
         }
 
         return $observations;
+    }
+
+    /** The same again, looked at once more: another act, recorded as such. */
+    public static function further(Observation $observation): Observation
+    {
+        return self::as($observation, new Look(true));
+    }
+
+    public static function takenBack(Observation $observation): Observation
+    {
+        return self::as($observation, new Look(takenBack: true));
+    }
+
+    private static function as(Observation $o, Look $look): Observation
+    {
+        return [] !== $o->numbers
+            ? Observation::ofNumbers($o->character, $o->numbers, $o->certainty, $o->where, $o->position, $look)
+            : Observation::ofStates($o->character, [] === $o->states ? throw new \LogicException('No state.') : $o->states, $o->certainty, $o->samples, $o->where, $o->position, $o->either, $look);
+    }
+
+    /**
+     * The same seen by somebody else, on a twig more.
+     *
+     * @param list<Observation> $observations
+     *
+     * @return list<Observation>
+     */
+    public static function byOtherEyes(array $observations): array
+    {
+        return array_map(static fn (Observation $o): Observation => [] === $o->states
+            ? $o
+            : Observation::ofStates($o->character, $o->states, $o->certainty, $o->samples + 1, $o->where, $o->position, $o->either, $o->look), $observations);
     }
 
     /** @param list<Observation> $observations */

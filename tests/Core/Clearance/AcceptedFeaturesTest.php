@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Core\Clearance;
 
+use App\Tests\Support\Dossiers;
 use App\Tests\Support\Starter;
 use Hylognosis\Clearance\Claim;
 use Hylognosis\Clearance\Dossier;
@@ -48,14 +49,14 @@ final class AcceptedFeaturesTest extends TestCase
     #[DataProvider('seen')]
     public function testAnAcceptedStateIsNeededAndOnlyNamedOnesMayStandBesideIt(array $seen, bool $met): void
     {
-        self::assertSame($met, (new RequiredFeature('leaf.bundle', ['tuft', 'three'], null, 2, ['one']))->isMetBy($seen));
+        self::assertSame($met, (new RequiredFeature('leaf.bundle', ['tuft', 'three'], null, 2, ['one']))->isMetBy(array_map(static fn (string|float $value): array => [$value], $seen)));
     }
 
     public function testEveryNumberMustLieInTheRange(): void
     {
         $feature = new RequiredFeature('leaf.leaflet-count', [], NumberRange::parse('5–9'), 2);
-        self::assertTrue($feature->isMetBy([5.0, 9.0]));
-        self::assertFalse($feature->isMetBy([4.0, 7.0]));
+        self::assertTrue($feature->isMetBy([[5.0], [9.0]]));
+        self::assertFalse($feature->isMetBy([[4.0], [7.0]]));
     }
 
     public function testUnripeFruitBesideRipeFruitIsAllowedWhereTheFloraSaysSo(): void
@@ -64,14 +65,14 @@ final class AcceptedFeaturesTest extends TestCase
         $item = self::colour(self::RED + ['beside' => ['green']], ['red', 'green']);
         self::assertSame(PointStatus::Met, $item->status);
         $open = self::colour(self::RED + ['beside' => ['green']], []);
-        self::assertStringContainsString('green may be seen beside it', $open->detail);
+        self::assertStringContainsString('green may be seen beside it', Dossiers::words($open->detail));
     }
 
     public function testAColourOnTheWayToRipenessIsOpenAndAForeignOneIsBroken(): void
     {
         $green = self::colour(self::RED, ['green'], true);
         self::assertSame(PointStatus::Open, $green->status);
-        self::assertStringContainsString('not be ripe yet', $green->detail);
+        self::assertStringContainsString('not be ripe yet', Dossiers::words($green->detail));
         self::assertSame(PointStatus::Broken, self::colour(self::RED, ['black'], true)->status, 'a cornelian cherry is never black');
         self::assertSame(PointStatus::Broken, self::colour(self::RED, ['green'], false)->status, 'not said to change as it ripens');
     }
@@ -109,7 +110,7 @@ final class AcceptedFeaturesTest extends TestCase
     /** @param array<string, mixed> $required */
     private static function flora(array $required, bool $ripens): Flora
     {
-        $changes = ['taxa/cornus-mas/parts/fruit/required' => [$required], 'taxa/cornus-mas/description/fruit.colour' => ['red' => 'usually', 'green' => 'sometimes']];
+        $changes = ['taxa/cornus-mas/parts/fruit/required' => [$required, ['character' => 'leaf.kind', 'states' => ['simple'], 'samples' => 1]], 'taxa/cornus-mas/description/fruit.colour' => ['red' => 'usually', 'green' => 'sometimes']];
         foreach ($ripens ? array_keys(Starter::flora()->characters) : [] as $number => $id) {
             if ('fruit.colour' === $id) {
                 $changes['characters/'.$number.'/ripens'] = true;

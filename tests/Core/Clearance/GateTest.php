@@ -60,7 +60,7 @@ final class GateTest extends TestCase
     {
         $clearance = (new Gate())->decide(Dossiers::firShoot(Starter::observations(Starter::YEW)));
         self::assertSame(Answer::Barred, $clearance->answer);
-        self::assertStringContainsString('Yew fits what was seen better than silver fir. It is deadly.', $clearance->because);
+        self::assertStringContainsString('Yew fits what was seen better than silver fir. It is deadly.', Dossiers::words($clearance->because));
     }
 
     public function testAYewIsBarredAfterTheFirstTellingLooks(): void
@@ -108,7 +108,7 @@ final class GateTest extends TestCase
         }
         $day = '2027-'.$part->window?->from->plus(6);
         $clearance = (new Gate())->decide(Dossiers::of($taxon->id, $part->id, $scores, $conditions, date: $day, second: $scores));
-        self::assertSame(Answer::Cleared, $clearance->answer, $clearance->because);
+        self::assertSame(Answer::Cleared, $clearance->answer, Dossiers::words($clearance->because));
     }
 
     /**

@@ -13,6 +13,7 @@ use Hylognosis\Clearance\LookAlikesExcluded;
 use Hylognosis\Clearance\PartAndCondition;
 use Hylognosis\Clearance\PlaceAllows;
 use Hylognosis\Clearance\PlaceTerms;
+use Hylognosis\Clearance\Quota;
 use Hylognosis\Clearance\RequiredFeatures;
 use Hylognosis\Clearance\Strength;
 use Hylognosis\Examination\Certainty;
@@ -67,7 +68,7 @@ final class GroupAndSeasonTest extends TestCase
         // flowers are the last of the required features to show
         self::assertSame('20 May', (new RequiredFeatures())->judge($winter)->when?->words());
         self::assertNull((new RequiredFeatures())->judge(Dossiers::elderFlower(scores: []))->when, 'all in sight in June');
-        $usedUp = Dossiers::elderFlower(terms: new PlaceTerms(true, null, [], 3, 3));
+        $usedUp = Dossiers::elderFlower(terms: new PlaceTerms(true, null, [], ['sambucus-nigra' => new Quota(3, 3)]));
         self::assertSame('1 January', (new PlaceAllows())->judge($usedUp)->when?->words());
     }
 

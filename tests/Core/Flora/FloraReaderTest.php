@@ -104,7 +104,7 @@ final class FloraReaderTest extends TestCase
         yield 'a day that does not exist' => [$elder, 'window: ["05-25"', 'window: ["02-30"', $elder.': parts.flower.window "02-30" is no day of the year'];
         yield 'a look-alike that is not there' => [$elder, 'taxon: sambucus-ebulus', 'taxon: sambucus-ebulis', $elder.': parts.flower.look_alikes No taxon "sambucus-ebulis" in this flora; nearest: sambucus-ebulus'];
         yield 'a decisive character that is not there' => [$elder, 'taxon: sambucus-ebulus,', 'taxon: sambucus-ebulus, decisive: [twig.pit],', $elder.': parts.flower.look_alikes[0].decisive No character "twig.pit" in this flora; nearest: twig.pith'];
-        yield 'a decision resting on what varies' => ['characters.yaml', "- id: twig.pith\n", "- id: twig.pith\n  varies: true\n", 'taxa/cornus-mas.yaml: parts.fruit.required[4].character "twig.pith" varies with light, vigour or planting; no decision may rest on it.'];
+        yield 'a decision resting on what varies' => ['characters.yaml', "- id: twig.pith\n", "- id: twig.pith\n  varies: true\n", 'taxa/aesculus-hippocastanum.yaml: never[9].character "twig.pith" tells of size, place or what a storm or a planter can change: it can rank, but never be stated never.'];
         yield 'a source that is not there' => [$elder, 'source: frohne', 'source: frone', $elder.': hazards[0].sources[0].source No source "frone" in this flora; nearest: frohne'];
         yield 'a key nobody knows' => [$elder, "\nfamily:", "\ncolour: green\nfamily:", $elder.': colour is not known here'];
         yield 'misreading out of bounds' => ['characters.yaml', 'misreading: 0.02', 'misreading: 0.9', 'characters.yaml: [0].misreading must lie between 0 and 0.3; it is 0.9.'];
@@ -126,7 +126,7 @@ final class FloraReaderTest extends TestCase
 
     public function testRefusesAnUnknownFormat(): void
     {
-        $this->expectExceptionMessage('format: must be "hylognosis-flora/1".');
+        $this->expectExceptionMessage('format: must be "hylognosis-flora/2".');
         (new FloraReader())->read(new FloraDocument(['format' => 'other/1']));
     }
 }

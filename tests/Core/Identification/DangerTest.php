@@ -22,8 +22,8 @@ final class DangerTest extends TestCase
         yield 'nothing seen' => [[], false];
         yield 'one organ, however often' => [['leaf.kind' => ['pinnate', 3], 'leaf.stipules' => ['leafy', 3], 'leaf.margin' => ['smooth', 3]], false];
         yield 'two telling organs' => [['leaf.kind' => ['pinnate', 3], 'leaf.arrangement' => ['opposite', 3]], true];
-        yield 'a telling one and the bark' => [['leaf.kind' => ['pinnate', 3], 'bark.surface' => ['corky', 1]], true];
-        yield 'bark and outline alone' => [['bark.surface' => ['corky', 1], 'outline.stems' => ['herb', 1]], false];
+        yield 'what its description does not list excludes nothing' => [['leaf.kind' => ['pinnate', 3], 'bark.surface' => ['corky', 1], 'outline.stems' => ['herb', 1]], false];
+        yield 'bands on needles it does not have, and a leaf it has not: one organ' => [['leaf.bands' => ['two-white', 3], 'leaf.kind' => ['pinnate', 3]], false];
         yield 'not sure' => [['leaf.kind' => ['pinnate', 3], 'leaf.arrangement' => ['opposite', 3, Certainty::Likely]], false];
         yield 'on the ground' => [['leaf.kind' => ['pinnate', 3], 'fruit.kind' => ['nut', 3, Certainty::Sure, Whereabouts::Ground]], false];
         yield 'what the flora is silent on' => [['leaf.kind' => ['pinnate', 3], 'scent.flower' => ['sweet', 3]], false];

@@ -32,8 +32,8 @@ final class PositionTest extends TestCase
         $compiled = CompiledFlora::of($flora, LifeStage::Mature);
         $number = $compiled->numbers['robinia-pseudoacacia'];
         $character = $flora->character('bark.surface');
-        self::assertTrue($compiled->rulesOut($number, $character, Finding::of([self::bark('smooth', Position::Low)])->readings()[0]));
-        self::assertFalse($compiled->rulesOut($number, $character, Finding::of([self::bark('smooth', Position::High)])->readings()[0]));
+        self::assertTrue($compiled->isUnusual($number, $character, Finding::of([self::bark('smooth', Position::Low)])->readings()[0]));
+        self::assertFalse($compiled->isUnusual($number, $character, Finding::of([self::bark('smooth', Position::High)])->readings()[0]));
         $with = static fn (Position $p): float => (new Identifier())->identify($compiled, Starter::examination([self::bark('smooth', $p)]))->posteriorOf('robinia-pseudoacacia');
         self::assertGreaterThan(10 * $with(Position::Low), $with(Position::High));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests\Core\Identification;
 
 use App\Tests\Support\Starter;
+use Hylognosis\Document\DocumentError;
 use Hylognosis\Examination\Certainty;
 use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\ExaminerRole;
@@ -12,9 +13,7 @@ use Hylognosis\Examination\Observation;
 use Hylognosis\Examination\Reading;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\LifeStage;
-use Hylognosis\Flora\Severity;
 use Hylognosis\Identification\CompiledFlora;
-use Hylognosis\Identification\Danger;
 use Hylognosis\Identification\Identifier;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -32,14 +31,23 @@ final class VaryingCharacterTest extends TestCase
     #[DataProvider('odd')]
     public function testExcludesNothingAndContradictsNothing(string $character, string|float $seen): void
     {
-        foreach ([false, true] as $varies) {
-            $compiled = self::compiled($varies ? $character : '');
-            $yew = $compiled->numbers['taxus-baccata'];
-            self::assertSame(!$varies, $compiled->rulesOut($yew, $compiled->flora->character($character), new Reading($seen)));
-            $scores = self::examination($compiled, [['leaf.kind', 'simple'], [$character, $seen], ['bud.shape', 'hidden']]);
-            $danger = Danger::weigh($compiled, Danger::seen($scores), $compiled->flora->taxon('taxus-baccata'), Severity::Deadly, []);
-            self::assertSame(!$varies, \in_array($character, $danger->contradictions, true));
+        $compiled = self::compiled($character);
+        $yew = $compiled->numbers['taxus-baccata'];
+        $reading = new Reading([$seen]);
+        self::assertFalse($compiled->isUnusual($yew, $compiled->flora->character($character), $reading));
+        self::assertSame([], $compiled->forbidding($yew, $compiled->flora->character($character), $reading));
+        $steady = self::compiled('');
+        self::assertSame(\is_string($seen), $steady->isUnusual($yew, $steady->flora->character($character), $reading), 'a size never counts as unusual, another state does');
+    }
+
+    public function testWhatTellsOfSizeOrPlaceCannotBeStatedNever(): void
+    {
+        foreach (['leaf.length', 'site.place', 'outline.height'] as $id) {
+            self::assertFalse(Starter::flora()->character($id)->isFirm(), $id);
         }
+        $this->expectException(DocumentError::class);
+        $this->expectExceptionMessage('"site.place" tells of size, place or what a storm or a planter can change');
+        Starter::changed(['taxa/taxus-baccata/never' => [['id' => 'place', 'character' => 'site.place', 'states' => ['open'], 'reason' => 'It likes shade.', 'sure' => 'sure', 'sources' => [['source' => 'exkursionsflora']], 'reviews' => []]]]);
     }
 
     #[DataProvider('odd')]
@@ -52,19 +60,13 @@ final class VaryingCharacterTest extends TestCase
         self::assertLessThan($identifier->identify($compiled, $needles)->posteriorOf('taxus-baccata'), $identifier->identify($compiled, $odd)->posteriorOf('taxus-baccata'));
     }
 
-    public function testDoesNotMakeSenseWhereItDoesNotApply(): void
-    {
-        $compiled = self::compiled('leaf.leaflet-count');
-        self::assertTrue($compiled->rulesOut($compiled->numbers['taxus-baccata'], $compiled->flora->character('leaf.leaflet-count'), new Reading(7.0)), 'needles have no leaflets, however strong the shoot');
-    }
-
     private static function compiled(string $varying): CompiledFlora
     {
         $number = array_search($varying, array_keys(Starter::flora()->characters), true);
         // Nothing is asked of a wanted tree here: what varies may not be.
         $changes = \is_int($number) ? ['characters/'.$number.'/varies' => true] : [];
         foreach ('' === $varying ? [] : Starter::taxonDocuments() as $id => $taxon) {
-            $changes['taxa/'.$id.'/parts'] = [];
+            $changes['taxa/'.$id.'/parts'] = $changes['taxa/'.$id.'/never'] = [];
         }
 
         return CompiledFlora::of(Starter::changed($changes), LifeStage::Mature);

@@ -43,13 +43,16 @@ final class SeasonTest extends TestCase
         self::assertSame(121, $window->days());
     }
 
-    public function testSpringComesLaterUphillAndAutumnEarlier(): void
+    public function testWhatWaitsForWarmthComesLaterUphillAndColdCutsItShort(): void
     {
         $flora = Starter::flora();
         $high = Phenology::at($flora, Place::of(47.1, 15.4, Length::ofMetres(400 + 121.92 * 5)));
         $elder = $flora->taxon('sambucus-nigra');
         self::assertSame('14 June to 15 July', $high->window($elder->part('flower'))?->words(), 'twenty days later');
-        self::assertSame('5 September to 16 October', $high->window($flora->taxon('castanea-sativa')->part('nut'))?->words(), 'twenty days earlier');
+        self::assertSame('15 October to 16 October', $high->window($flora->taxon('castanea-sativa')->part('nut'))?->words(), 'ripe twenty days later, ended twenty days earlier');
+        self::assertNull(Phenology::at($flora, Place::of(47.1, 15.4, Length::ofMetres(1200)))->window($flora->taxon('castanea-sativa')->part('nut')), 'higher up it does not ripen before the cold');
+        $low = Phenology::at($flora, Place::of(47.1, 15.4, Length::ofMetres(400 - 121.92 * 2)));
+        self::assertSame('17 September to 28 October', $low->window($flora->taxon('castanea-sativa')->part('nut'))?->words(), 'eight days earlier, at both ends');
     }
 
     public function testEvergreensShowTheirNeedlesAllYear(): void
