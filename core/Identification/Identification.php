@@ -11,9 +11,9 @@ use Hylognosis\Flora\TaxonGroup;
 final readonly class Identification
 {
     /** Share of a candidate's own specimens that would look as odd as this one: below it the fit is bad. */
-    public const GOOD_FIT = 0.01;
+    public const GOOD_FIT = 0.02;
     public const LEAD = 0.95;
-    private const NO_FIT = 0.0005;
+    private const NO_FIT = 0.002;
     private const FEWEST_SCORES = 3;
 
     /**

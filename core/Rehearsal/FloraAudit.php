@@ -157,7 +157,7 @@ final readonly class FloraAudit
                 }
                 [$ceiling, $refused] = $this->ceiling($taxon, $part);
                 if ($ceiling < self::CEILING) {
-                    $remarks[] = new Remark(false, $where, \sprintf('at most %d %% of its own trees can meet the list; most are refused by %s.', floor(100 * $ceiling), implode(', ', \array_slice($refused, 0, 3))));
+                    $remarks[] = new Remark(false, $where, \sprintf('at most %d %% of its own trees can meet the list; most are refused by %s.', floor(100 * $ceiling + 1e-9), implode(', ', \array_slice($refused, 0, 3))));
                 }
                 $count = \count($part->required);
                 if ($count < self::USUAL_LIST[0] || $count > self::USUAL_LIST[1]) {

@@ -13,6 +13,7 @@ use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\Organ;
 use Hylognosis\Identification\CompiledFlora;
+use Hylognosis\Identification\DescriptionError;
 
 /**
  * The Soybean data as a flora: 19 diseases stand for taxa, 35 features for characters, the parts of the plant for organs.
@@ -73,9 +74,14 @@ final class Soybean
         };
     }
 
-    /** Learnt from all cases but those of one fold. */
-    public function learnt(int $fold): CompiledFlora
+    /**
+     * Learnt from all cases but those of one fold.
+     *
+     * @param float|null $error null: by Laplace's rule; otherwise only what was met is listed, and the rest is left to that description error
+     */
+    public function learnt(int $fold, ?float $error = null): CompiledFlora
     {
+        $added = null === $error ? self::ADDED : 0.0;
         $counts = [];
         foreach ($this->cases as $i => $case) {
             if ($this->folds[$i] !== $fold) {
@@ -87,14 +93,14 @@ final class Soybean
         $table = [];
         foreach (array_unique($this->classes) as $class) {
             foreach ($this->values as $feature => $values) {
-                $sum = array_sum($counts[$class][$feature] ?? []) + self::ADDED * \count($values);
-                foreach ($values as $value) {
-                    $table[$class][$feature]['s'.$value] = (($counts[$class][$feature][$value] ?? 0) + self::ADDED) / $sum;
+                $sum = array_sum($counts[$class][$feature] ?? []) + $added * \count($values);
+                foreach ($sum > 0.0 ? $values : [] as $value) {
+                    $table[$class][$feature]['s'.$value] = (($counts[$class][$feature][$value] ?? 0) + $added) / $sum;
                 }
             }
         }
 
-        return CompiledFlora::of(TableFlora::of($table, 0.0, array_combine(array_keys($this->values), array_map(self::organ(...), array_keys($this->values)))), LifeStage::Mature);
+        return CompiledFlora::of(TableFlora::of($table, 0.0, array_combine(array_keys($this->values), array_map(self::organ(...), array_keys($this->values)))), LifeStage::Mature, $error ?? DescriptionError::RATE);
     }
 
     /** @param list<string>|null $only the features looked at; null: all that were recorded */

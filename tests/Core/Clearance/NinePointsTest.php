@@ -36,19 +36,19 @@ final class NinePointsTest extends TestCase
         $elder = self::elderBut(...);
         $terms = static fn (PlaceTerms $terms): Dossier => Dossiers::elderFlower(terms: $terms);
 
-        yield '1 is met when all is scored' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower(), PointStatus::Met, '8 of 8'];
-        yield '1 is open while one is missing' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower($elder(['twig.pith' => null])), PointStatus::Open, '7 of 8'];
-        yield '1 is open while one is not sure' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower($elder(['twig.pith' => ['white-wide', 1, Certainty::Likely]])), PointStatus::Open, '7 of 8'];
-        yield '1 is open with too few samples' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower($elder(['flower.head' => ['flat', 1]])), PointStatus::Open, '7 of 8'];
-        yield '1 is open on litter alone' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower($elder(['flower.head' => ['flat', 4, Certainty::Sure, Whereabouts::Ground]])), PointStatus::Open, '7 of 8'];
-        yield '1 is broken by another state' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower($elder(['twig.pith' => ['brown-wide', 1]])), PointStatus::Broken, '7 of 8'];
-        yield '1 is broken by a number out of range' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower($elder(['leaf.leaflet-count' => [[5, 9]]])), PointStatus::Broken, '7 of 8'];
+        yield '1 is met when all is scored' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower(), PointStatus::Met, '9 of 9'];
+        yield '1 is open while one is missing' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower($elder(['twig.pith' => null])), PointStatus::Open, '8 of 9'];
+        yield '1 is open while one is not sure' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower($elder(['twig.pith' => ['white-wide', 1, Certainty::Likely]])), PointStatus::Open, '8 of 9'];
+        yield '1 is open with too few samples' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower($elder(['flower.head' => ['flat', 1]])), PointStatus::Open, '8 of 9'];
+        yield '1 is open on litter alone' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower($elder(['flower.head' => ['flat', 4, Certainty::Sure, Whereabouts::Ground]])), PointStatus::Open, '8 of 9'];
+        yield '1 is broken by another state' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower($elder(['twig.pith' => ['brown-wide', 1]])), PointStatus::Broken, '8 of 9'];
+        yield '1 is broken by a number out of range' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower($elder(['leaf.leaflet-count' => [[5, 9]]])), PointStatus::Broken, '8 of 9'];
 
         yield '2 is met when nothing speaks against it' => [new NoContradiction(), static fn () => Dossiers::elderFlower(), PointStatus::Met, 'Nothing'];
         yield '2 is broken by the least sure contradiction' => [new NoContradiction(), static fn () => Dossiers::elderFlower($elder(['twig.spines' => ['paired', 1, Certainty::Unsure]])), PointStatus::Broken, 'speaks against'];
         yield '2 is not broken by a size beyond the extremes' => [new NoContradiction(), static fn () => Dossiers::elderFlower($elder(['outline.height' => [[25]]])), PointStatus::Met, 'Nothing'];
-        yield '2 takes one unusual thing' => [new NoContradiction(), static fn () => Dossiers::elderFlower($elder(['bark.surface' => ['smooth', 1]])), PointStatus::Met, 'One of 10 things seen is not described'];
-        yield '2 is broken by more of them than descriptions leave out' => [new NoContradiction(), static fn () => Dossiers::elderFlower($elder(['bark.surface' => ['peeling', 1], 'flower.colour' => ['pink', 2], 'bud.surface' => ['furry', 2], 'leaf.veins' => ['arching', 2]])), PointStatus::Broken, 'more than a description leaves out'];
+        yield '2 takes one unusual thing' => [new NoContradiction(), static fn () => Dossiers::elderFlower($elder(['bark.surface' => ['peeling', 1]])), PointStatus::Met, 'One of 10 things seen is not described'];
+        yield '2 is broken by more of them than descriptions leave out' => [new NoContradiction(), static fn () => Dossiers::elderFlower($elder(['bark.surface' => ['peeling', 1], 'flower.colour' => ['yellow', 2], 'bud.surface' => ['furry', 2], 'leaf.veins' => ['arching', 2], 'twig.hairs' => ['hairy', 2]])), PointStatus::Broken, 'more than a description leaves out'];
         yield '2 is broken by a required feature seen otherwise, even unsurely' => [new NoContradiction(), static fn () => Dossiers::elderFlower($elder(['scent.crushed' => ['faint', 1, Certainty::Unsure]])), PointStatus::Broken, 'speaks against'];
         yield '2 stays open on a contradiction that was taken back' => [new NoContradiction(), static fn () => Dossiers::elderFlower([...Starter::observations(Starter::ELDER), Starter::takenBack(Starter::observe('twig.spines', 'paired'))]), PointStatus::Open, 'taken back'];
         yield '2 is open while scores disagree' => [new NoContradiction(), static fn () => Dossiers::elderFlower([...Starter::observations(Starter::ELDER), Starter::observe('bark.surface', 'corky'), Starter::observe('bark.surface', 'ridged')]), PointStatus::Open, 'disagree'];

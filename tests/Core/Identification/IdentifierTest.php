@@ -43,7 +43,7 @@ final class IdentifierTest extends TestCase
             'bud.shape' => ['pointed', 3], 'bud.surface' => ['furry', 3], 'leaf.stipules' => ['none', 3], 'fruit.stance' => ['drooping', 2], 'flower.time' => ['before', 1],
         ]));
         self::assertSame(Conclusion::NoneOfThese, $identification->conclusion());
-        self::assertFalse($identification->hasGoodFit());
+        self::assertLessThan(0.05, $identification->fit);
     }
 
     public function testTheOrderOfScoresChangesNothing(): void
