@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests\Reference;
 
 use App\Tests\Support\Starter;
+use Hylognosis\Flora\Phenophase;
 use Hylognosis\Measure\ChampionPoints;
 use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Measure\Length;
@@ -78,7 +79,13 @@ final class FactsTest extends TestCase
         self::assertSame(4, $days(48, 0));
         self::assertSame(4, $days(47, 400));
         self::assertSame(-8, $days(46, -400));
-        $autumn = HopkinsShift::between($reference, Place::of(48, 15, Length::ofMetres(400)))->apply(Window::of(DayOfYear::parse('10-01'), DayOfYear::parse('10-31')));
-        self::assertSame('27 September to 27 October', $autumn->words());
+        $north = HopkinsShift::between($reference, Place::of(48, 15, Length::ofMetres(400)));
+        $shifted = static fn (string $from, string $to, Phenophase $phase): ?string => $north->apply(Window::of(DayOfYear::parse($from), DayOfYear::parse($to)), $phase)?->words();
+        self::assertSame('5 May to 4 June', $shifted('05-01', '05-31', Phenophase::Flowering), 'flowering waits for warmth');
+        self::assertSame('5 September to 16 October', $shifted('09-01', '10-20', Phenophase::Fruiting), 'ripening too, and the cold ends it earlier');
+        self::assertSame('24 October to 4 April', $shifted('10-28', '03-31', Phenophase::Leafless), 'leaf fall comes earlier, unfolding later');
+        self::assertTrue($north->holds());
+        self::assertFalse(HopkinsShift::between($reference, Place::of(58, 15, Length::ofMetres(500)))->holds(), 'over forty days');
+        self::assertFalse(HopkinsShift::between($reference, Place::of(-47, 15, Length::ofMetres(400)))->holds(), 'the other half of the Earth');
     }
 }

@@ -22,23 +22,20 @@ use Symfony\Component\Process\Process;
 final class PosteriorTest extends TestCase
 {
     /**
-     * Worked by hand (docs/how-it-decides.md, "By hand"): two taxa, two characters of different organs, misread one
-     * time in ten, and something else with its prior of one in ten.
+     * The example of docs/how-it-decides.md, reckoned by hand. Uniform prior 0.45 each, 0.1 for something else; both characters misread once in
+     * ten. Of X one look in twenty finds b, of Y one finds a: the description error.
      *
-     *   misread once in ten: read(a) = 0.9 · p(a) + 0.1 · p(b)
-     *   X: p(a) = 1, p(c) = 0.8      read(a) = 0.9    read(c) = 0.9 · 0.8 + 0.1 · 0.2 = 0.74
-     *   Y: p(a) = 0, p(c) = 0.5      read(a) = 0.1    read(c) = 0.5
-     *   something else, background (1/2 + 1 + 0)/3 = 0.5 and (1/2 + 0.8 + 0.5)/3 = 0.6
-     *   X: 0.45 · 0.9 · 0.74 = 0.29970    Y: 0.45 · 0.1 · 0.5 = 0.02250    else: 0.1 · 0.5 · 0.6 = 0.03000
-     *   sum 0.35220: X 0.85094, Y 0.06388, something else 0.08518
+     *   read a:  X 0.9·0.95 + 0.1·0.05 = 0.86    Y 0.9·0.05 + 0.1·0.95 = 0.14    else (½ + 1 + 0)/3 = 0.5
+     *   read c:  X 0.9·0.8 + 0.1·0.2 = 0.74      Y 0.9·0.5 + 0.1·0.5 = 0.50      else (½ + 0.8 + 0.5)/3 = 0.6
+     *   sum 0.28638 + 0.03150 + 0.03000 = 0.34788: X 0.82321, Y 0.09055, something else 0.08624
      */
     public function testAgainstAnExampleWorkedByHand(): void
     {
         $flora = TableFlora::of(['X' => ['one' => ['a' => 1.0, 'b' => 0.0], 'two' => ['c' => 0.8, 'd' => 0.2]], 'Y' => ['one' => ['a' => 0.0, 'b' => 1.0], 'two' => ['c' => 0.5, 'd' => 0.5]]], 0.1);
         $identification = self::identify($flora, ['one' => 'a', 'two' => 'c']);
-        self::assertEqualsWithDelta(0.29970 / 0.35220, $identification->posteriorOf('X'), 1e-12);
-        self::assertEqualsWithDelta(0.02250 / 0.35220, $identification->posteriorOf('Y'), 1e-12);
-        self::assertEqualsWithDelta(0.03000 / 0.35220, $identification->unlisted, 1e-12);
+        self::assertEqualsWithDelta(0.28638 / 0.34788, $identification->posteriorOf('X'), 1e-12);
+        self::assertEqualsWithDelta(0.03150 / 0.34788, $identification->posteriorOf('Y'), 1e-12);
+        self::assertEqualsWithDelta(0.03000 / 0.34788, $identification->unlisted, 1e-12);
     }
 
     /**
