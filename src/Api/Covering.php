@@ -40,7 +40,7 @@ final readonly class Covering
 
     private static function unnamed(DangerView $danger, int $number): DangerView
     {
-        return new DangerView('covered-'.$number, '', 'a '.$danger->severity.' kind', $danger->severity, 0.0, $danger->excluded, [], $danger->would, $danger->wouldLabel);
+        return new DangerView('covered-'.$number, '', 'a '.$danger->severity.' kind', $danger->severity, 0.0, $danger->excluded, [], $danger->would, $danger->wouldLabel, []);
     }
 
     private static function withoutTaxa(ClearanceView $clearance): ClearanceView

@@ -10,6 +10,7 @@ use App\Api\View\FigureView;
 use App\Api\View\HazardView;
 use App\Api\View\LookAlikeView;
 use App\Api\View\MonthView;
+use App\Api\View\NeverView;
 use App\Api\View\PartView;
 use App\Api\View\RehearsedView;
 use App\Api\View\RequiredFeatureView;
@@ -28,6 +29,7 @@ use Hylognosis\Flora\Part;
 use Hylognosis\Flora\Phenophase;
 use Hylognosis\Flora\RequiredFeature;
 use Hylognosis\Flora\SourceReference;
+use Hylognosis\Flora\StatedNever;
 use Hylognosis\Flora\Taxon;
 use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Rehearsal\ExaminerKind;
@@ -60,6 +62,7 @@ final readonly class SpeciesPage
             array_map($this->harvestLog->view(...), $this->harvests->ofTaxon($taxon->id)),
             array_map(static fn (string $kind, NumberRange $range): FigureView => new FigureView($kind, FigureKind::from($kind)->label(), (string) $range, FigureKind::from($kind)->unit()), array_keys($taxon->figures), $taxon->figures),
             $taxon->parents,
+            array_values(array_map(static fn (StatedNever $never): NeverView => NeverView::of($flora, $never), $taxon->nevers)),
         );
     }
 
@@ -119,7 +122,8 @@ final readonly class SpeciesPage
 
         return new RehearsedView(
             $document['made_on'], (int) $right[0]['month'], $share($right[0]), null === $right[0]['looks'] ? null : (float) $right[0]['looks'], $months,
-            null === $worst ? null : $flora->taxon((string) $worst['danger'])->commonName(), null === $worst ? 0.0 : RehearsalFile::number($worst['bound']),
+            null === $worst ? null : $flora->taxon((string) $worst['danger'])->commonName(), null === $worst ? null : RehearsalFile::number($worst['bound']),
+            null === $worst ? null : RehearsalFile::number($worst['tolerates'] ?? 0.0), null === $worst ? null : RehearsalFile::number($worst['two_tolerate'] ?? 0.0),
             [] === array_filter($passing, static fn (array $row): bool => true !== $row['meets_aim']),
         );
     }

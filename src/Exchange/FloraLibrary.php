@@ -21,6 +21,8 @@ final class FloraLibrary
 {
     public const DEFAULT = 'central-european-hills';
 
+    private static string $shape = '';
+
     /** @var array<string, Flora> */
     private array $floras = [];
     /** @var array<string, CompiledFlora> */
@@ -225,17 +227,14 @@ final class FloraLibrary
     /** What is kept is kept as objects: it is good only for the classes it was made of. */
     private static function shape(): string
     {
-        static $shape = null;
-        if (null === $shape) {
-            $shape = '';
-            foreach ([Flora::class, CompiledFlora::class] as $class) {
-                foreach (glob(\dirname((string) (new \ReflectionClass($class))->getFileName()).'/*.php') as $file) {
-                    $shape .= filemtime($file).'|'.filesize($file).'|';
-                }
+        if ('' === self::$shape) {
+            $folders = array_map(static fn (string $class): string => \dirname((string) (new \ReflectionClass($class))->getFileName()), [Flora::class, CompiledFlora::class]);
+            foreach ((new Finder())->files()->in($folders)->name('*.php')->sortByName() as $file) {
+                self::$shape .= $file->getFilename().$file->getMTime().$file->getSize();
             }
-            $shape = hash('xxh128', $shape);
+            self::$shape = hash('xxh128', self::$shape);
         }
 
-        return $shape;
+        return self::$shape;
     }
 }

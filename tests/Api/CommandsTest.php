@@ -63,7 +63,7 @@ final class CommandsTest extends ApiTestCase
             [['hylognosis:examine', '-'], '{"date": "2027-06-14", "examiner": "guest", "observations": []}', 'examiner: "guest" is not known here; known: instructor, learner.'],
             [['hylognosis:examine', '/no/such/file.json'], '', '/no/such/file.json: there is no such file.'],
             [['hylognosis:examine', '-', '--flora=nowhere'], '{}', 'nowhere: no such flora; shipped: central-european-hills'],
-            [['hylognosis:flora', 'paint'], '', 'say list, show, export or check.'],
+            [['hylognosis:flora', 'paint'], '', 'say list, show, export, check, review or migrate.'],
         ];
         foreach ($cases as [$command, $input, $message]) {
             $shell = $this->shell($command, $input, 2);

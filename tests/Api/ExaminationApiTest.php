@@ -78,7 +78,7 @@ final class ExaminationApiTest extends ApiTestCase
         $examination = $this->call('POST', $address.'/sign');
         self::assertSame('withheld', self::at($examination, 'assessment.clearance.answer'));
         self::assertSame('A learner’s examination never clears.', self::at($examination, 'assessment.clearance.because'));
-        self::assertProblem(409, 'The gate is not open', $this->call('POST', $address.'/harvests', ['amount' => 1, 'unit' => 'heads']));
+        self::assertProblem(403, 'decided by an instructor', $this->call('POST', $address.'/harvests', ['amount' => 1, 'unit' => 'heads', 'note' => 'learner']));
         self::assertSame(0, $this->stored(HarvestRecord::class, ['note' => 'learner']));
     }
 
@@ -95,13 +95,21 @@ final class ExaminationApiTest extends ApiTestCase
         $this->signIn('jonas');
         $waiting = array_filter((array) self::at($this->call('GET', '/api/today'), 'waiting'), static fn ($e): bool => \is_array($e) && 'L-02' === $e['tag']);
         self::assertCount(1, $waiting);
+        self::assertSame([null, null, ''], [array_values($waiting)[0]['claim'], array_values($waiting)[0]['answer'], array_values($waiting)[0]['because']], 'whoever could be the second person does not learn the hope');
         $second = $this->begin('L-02', ['secondOf' => basename($first), 'date' => '2027-06-12']);
         self::assertProblem(403, 'the first scores stay covered', $this->call('GET', $first));
         self::assertSame([], $this->call('GET', '/api/specimens/'.$this->tree('L-02').'/examinations'));
         $examination = $this->call('GET', $second);
         self::assertTrue(self::at($examination, 'namesCovered'));
-        self::assertSame('abies-alba', self::at($examination, 'claimTaxon'));
-        $this->score($second, Starter::FIR_AS_SHIPPED);
+        self::assertTrue(self::at($examination, 'hopeCovered'));
+        foreach (['claimTaxon', 'claimPart', 'assessment.clearance', 'assessment.unlisted'] as $covered) {
+            self::assertNull(self::at($examination, $covered), $covered);
+        }
+        self::assertSame([[], [], []], [self::at($examination, 'assessment.ranking'), self::at($examination, 'assessment.dangers'), self::at($examination, 'conditions')]);
+        self::assertStringNotContainsString('abies', (string) json_encode($examination));
+        self::assertProblem(403, 'as the second person', $this->call('PATCH', $second, ['claimTaxon' => 'picea-abies', 'claimPart' => 'young-shoot']));
+        self::assertProblem(403, 'stays covered', $this->call('GET', $second.'/evidence/abies-alba/taxus-baccata'));
+        $this->score($second, ['leaf.needle-tip' => ['notched', 6]] + Starter::FIR_AS_SHIPPED);
         $this->call('POST', $second.'/sign');
 
         $examination = $this->call('GET', $first);
@@ -121,7 +129,7 @@ final class ExaminationApiTest extends ApiTestCase
         $second = $this->begin('L-02', ['secondOf' => basename($first), 'date' => '2027-06-12']);
         $this->score($second, Starter::FIR_AS_SHIPPED);
         $this->call('POST', $second.'/sign');
-        self::assertSame('The second examiner had seen the first scores.', self::at($this->call('GET', $first), 'assessment.clearance.because'));
+        self::assertSame('The second examiner had seen the first scores or knew the hope.', self::at($this->call('GET', $first), 'assessment.clearance.because'));
     }
 
     public function testAScoreIsTakenBackAndCountedAgainAndStaysOnRecord(): void
@@ -181,31 +189,31 @@ final class ExaminationApiTest extends ApiTestCase
         self::assertProblem(404, 'no such examination', $this->call('GET', '/api/examinations/none'));
     }
 
-    public function testATreeMarkedInSummerIsClearedInWinterWhenItIsTakenFrom(): void
+    public function testATreeMarkedInSummerIsTakenFromInWinterAndItsPartIsLookedAtThen(): void
     {
         $this->signIn('marta');
+        $this->call('PUT', '/api/demo/day', ['day' => '2027-08-15']);
         $address = $this->begin('M-01', ['date' => '2027-08-15', 'claimTaxon' => 'salix-alba', 'claimPart' => 'rod']);
-        $this->score($address, [
-            'leaf.arrangement' => ['alternate', 3], 'leaf.kind' => ['simple', 3], 'leaf.outline' => ['lance', 3], 'leaf.under' => ['white-felt', 3], 'leaf.margin' => ['fine-teeth', 3],
-            'leaf.stalk' => [[0.6, 0.8, 0.7]], 'leaf.evergreen' => ['deciduous', 2], 'bud.scales' => ['one', 4], 'bud.stance' => ['pressed', 3], 'twig.woodiness' => ['woody', 2],
-            'twig.colour' => ['yellow', 3], 'leaf.hairs' => ['all-over', 3], 'bark.surface' => ['ridged', 1], 'outline.height' => [[12]],
-        ]);
+        $this->score($address, ['leaf.arrangement' => ['alternate', 3], 'leaf.kind' => ['simple', 3], 'bud.scales' => ['one', 4]]);
         $this->call('PATCH', $address, ['conditions' => ['one-year-old' => true]]);
-        $answer = function (string $day) use ($address): array {
+        $points = function (string $day) use ($address): array {
             $this->call('PUT', '/api/demo/day', ['day' => $day]);
-            $clearance = self::at($this->call('GET', $address), 'assessment.clearance');
-            self::assertIsArray($clearance);
-            $open = array_filter((array) $clearance['points'], static fn (mixed $p): bool => \is_array($p) && 'met' !== $p['status']);
+            $points = [];
+            foreach ((array) self::at($this->call('GET', $address), 'assessment.clearance.points') as $point) {
+                self::assertIsArray($point);
+                \assert(\is_string($point['point']));
+                $points[$point['point']] = $point['status'];
+            }
 
-            return [$clearance['answer'], array_column($open, 'point')];
+            return [$points['part-and-condition'], $points['freshness']];
         };
-        self::assertSame(['withheld', ['part-and-condition']], $answer('2027-08-15'), 'known, and not the time to cut');
-        self::assertSame(['cleared', []], $answer('2027-12-10'));
+        self::assertSame(['broken', 'met'], $points('2027-08-15'), 'known, and not the time to cut');
         $this->call('POST', $address.'/sign');
-        $this->call('POST', $address.'/harvests', ['amount' => 40, 'unit' => 'pieces', 'shareLeft' => 60]);
-        self::assertResponseStatusCodeSame(200);
-        self::assertSame('withheld', $answer('2028-09-01')[0]);
-        self::assertContains('freshness', $answer('2028-09-01')[1], 'no examination holds for ever');
+        self::assertSame(['open', 'met'], $points('2027-12-10'), 'what was found of the rods in August says nothing in December');
+        $this->call('PATCH', $address, ['conditions' => ['one-year-old' => true]]);
+        self::assertSame(['met', 'met'], $points('2027-12-10'));
+        self::assertProblem(409, 'is signed', $this->call('PATCH', $address, ['stage' => 'old']));
+        self::assertSame('broken', $points('2028-09-01')[1], 'no examination holds for ever');
     }
 
     public function testAQuotaThatIsUsedUpShutsTheGate(): void
@@ -219,7 +227,7 @@ final class ExaminationApiTest extends ApiTestCase
             $this->call('POST', $address.'/harvests', ['amount' => 1, 'unit' => 'heads']);
             self::assertResponseStatusCodeSame(200);
         }
-        self::assertProblem(409, 'The quota of this place is used up: 6 of 6 this year.', $this->call('POST', $address.'/harvests', ['amount' => 1, 'unit' => 'heads']));
+        self::assertProblem(409, 'The quota of this place for black elder is used up: 6 of 6 this year.', $this->call('POST', $address.'/harvests', ['amount' => 1, 'unit' => 'heads']));
     }
 
     /**

@@ -91,7 +91,7 @@ final class FloraApiTest extends ApiTestCase
         $this->signIn('jonas');
         $second = $this->call('GET', $this->begin('M-02', ['secondOf' => basename($address)]));
         self::assertSame('eastern-north-america', self::at($second, 'flora'));
-        self::assertSame('castanea-dentata', self::at($second, 'claimTaxon'));
+        self::assertNull(self::at($second, 'claimTaxon'), 'the hope stays covered');
     }
 
     public function testTheSpeciesPageSaysWhatMayStandBesideAndWhenATreeIsExamined(): void

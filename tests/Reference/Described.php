@@ -19,7 +19,8 @@ final class Described
         $observations = [];
         foreach (explode(' ', trim($line)) as $pair) {
             [$id, $value] = explode('=', $pair);
-            [$value, $height] = [...explode('@', $value), null];
+            $parts = explode('@', $value);
+            [$value, $height] = [$parts[0], $parts[1] ?? null];
             $character = $flora->character($id);
             $position = null === $height ? null : Position::from($height);
             if ($character->isNumeric()) {

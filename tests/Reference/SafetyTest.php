@@ -57,7 +57,7 @@ final class SafetyTest extends TestCase
                     if (!$goal->claim->allows($flora, $danger)) {
                         $bound = $rehearsal->pairBound($flora, $goal, $danger->id, ExaminerKind::Careful)->independent();
                         ++$checked;
-                        if ($bound > self::WORST[$letter][$danger->severity()->value]) {
+                        if ($bound > (self::WORST[$letter][$danger->severity()->value] ?? 0.0)) {
                             self::fail(\sprintf('%s, %s: %s (%s) passes up to %.1e in month %d.', $taxon->id, $part->id, $danger->id, $danger->severity()->value, $bound, $day->month()));
                         }
                     }

@@ -93,9 +93,9 @@ final class Soybean
         $table = [];
         foreach (array_unique($this->classes) as $class) {
             foreach ($this->values as $feature => $values) {
-                $sum = array_sum($counts[$class][$feature] ?? []) + $added * \count($values);
+                $sum = (float) array_sum($counts[$class][$feature] ?? []) + $added * (float) \count($values);
                 foreach ($sum > 0.0 ? $values : [] as $value) {
-                    $table[$class][$feature]['s'.$value] = (($counts[$class][$feature][$value] ?? 0) + $added) / $sum;
+                    $table[$class][$feature]['s'.$value] = ((float) ($counts[$class][$feature][$value] ?? 0) + $added) / $sum;
                 }
             }
         }

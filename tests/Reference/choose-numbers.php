@@ -40,15 +40,20 @@ $accounts = static function (): array {
 
     return $trees;
 };
-$identify = static fn (string $letter, LifeStage $stage, array $observations, DateTimeImmutable $day, float $rate): Identification => (new Identifier())->identify(
-    CompiledFlora::of(Floras::get($letter), $stage, $rate), Examination::of($day, $stage, ExaminerRole::Instructor, $observations),
-);
+
+/** @param list<Hylognosis\Examination\Observation> $observations */
+function identified(string $letter, LifeStage $stage, array $observations, DateTimeImmutable $day, float $rate): Identification
+{
+    return (new Identifier())->identify(
+        CompiledFlora::of(Floras::get($letter), $stage, $rate), Examination::of($day, $stage, ExaminerRole::Instructor, $observations),
+    );
+}
 
 echo "1. How often a right tree shows what is not listed, counted on the accounts\n";
 $looks = $unusual = 0;
 $shut = array_fill(0, 6, 0);
 foreach ($accounts() as [$letter, $stage, $kinds, $observations, $day]) {
-    $identification = $identify($letter, $stage, $observations, $day, DescriptionError::RATE);
+    $identification = identified($letter, $stage, $observations, $day, DescriptionError::RATE);
     $compiled = $identification->compiled;
     $own = $compiled->numbers[$kinds[0]];
     [$n, $k] = [0, 0];
@@ -76,7 +81,7 @@ $fits = ['right' => [], 'outside' => []];
 foreach ($rates as $rate) {
     [$first, $two, $bad] = [0, 0, 0];
     foreach ($accounts() as [$letter, $stage, $kinds, $observations, $day]) {
-        $identification = $identify($letter, $stage, $observations, $day, $rate);
+        $identification = identified($letter, $stage, $observations, $day, $rate);
         $leaders = array_map(static fn ($c): string => $c->taxon, array_slice($identification->ranking(), 0, 2));
         $first += (int) in_array($leaders[0], $kinds, true);
         $two += (int) ([] !== array_intersect($leaders, $kinds));
@@ -119,20 +124,27 @@ foreach ($rates as $rate) {
 echo "\n3. Where a fit is called good, at the chosen rate\n";
 $line('fit at least', 'accounts kept', 'outsiders kept out');
 foreach ([0.0005, 0.001, 0.005, 0.01, 0.02, 0.05, 0.1] as $threshold) {
-    $share = static fn (array $of): float => count(array_filter($of, static fn (float $fit): bool => $fit >= $threshold)) / count($of);
-    $line((string) $threshold, sprintf('%d %%', round(100 * $share($fits['right']))), sprintf('%d %%', round(100 * (1 - $share($fits['outside'])))));
+    $line((string) $threshold, sprintf('%d %%', round(100 * goodShare($fits['right'], $threshold))), sprintf('%d %%', round(100 * (1 - goodShare($fits['outside'], $threshold)))));
 }
 
 echo "\n4. What shuts point 2: unusual things among so many looks (rate ".DescriptionError::RATE.")\n";
 $line('level', 'of 6', 'of 9', 'of 12', 'of 15', 'of 20');
 foreach ([0.01, 0.05, 0.1] as $level) {
     $least = static function (int $n) use ($level): string {
-        for ($k = 2; DescriptionError::chanceOf($k, $n) >= $level; ++$k) {
+        $k = 2;
+        while (DescriptionError::chanceOf($k, $n) >= $level) {
+            ++$k;
         }
 
         return $k.' shut it';
     };
     $line((string) $level, ...array_map($least, [6, 9, 12, 15, 20]));
+}
+
+/** @param list<float> $fits */
+function goodShare(array $fits, float $threshold): float
+{
+    return count(array_filter($fits, static fn (float $fit): bool => $fit >= $threshold)) / count($fits);
 }
 
 /** @return array{float, float} share right, log loss, ten-fold */

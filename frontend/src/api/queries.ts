@@ -30,6 +30,13 @@ export const examinationQuery = (id: string) =>
     retry: false,
   });
 
+/** What the dangerous kinds of a flora never show, with who has read it. */
+export const neversQuery = (flora: string) =>
+  queryOptions({
+    queryKey: ["nevers", flora],
+    queryFn: () => unwrap(client.GET("/api/floras/{name}/nevers", { params: { path: { name: flora } } })),
+  });
+
 export const contrastQuery = (id: string, one: string, other: string) =>
   queryOptions({
     queryKey: ["examination", id, "evidence", one, other],
@@ -63,6 +70,10 @@ export function useExamination(id: string) {
     }),
     restore: useMutation({
       mutationFn: (score: string) => unwrap(client.POST("/api/examinations/{id}/scores/{score}/restore", { params: { path: { id, score } } })),
+      onSuccess: keep,
+    }),
+    reconsider: useMutation({
+      mutationFn: (because: string) => unwrap(client.POST("/api/examinations/{id}/reconsider", { params, body: { because } })),
       onSuccess: keep,
     }),
     sign: useMutation({ mutationFn: () => unwrap(client.POST("/api/examinations/{id}/sign", { params })), onSuccess: keep }),

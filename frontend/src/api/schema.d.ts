@@ -136,6 +136,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/examinations/{id}/reconsider": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A second examiner takes the conclusion back, saying why; it then counts neither for nor against. */
+        post: operations["post_app_api_examination_reconsider"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/floras": {
         parameters: {
             query?: never;
@@ -194,6 +211,40 @@ export interface paths {
         get: operations["get_app_api_flora_taxon"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/floras/{name}/nevers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the dangerous kinds of a flora never show, with who has read it. */
+        get: operations["get_app_api_review_sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/floras/{name}/nevers/{taxon}/{line}/reviews": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Somebody who may decide says what they think of one line. A doubt takes effect with the next look. */
+        post: operations["post_app_api_review_review"];
         delete?: never;
         options?: never;
         head?: never;
@@ -387,6 +438,8 @@ export interface components {
         ExaminationChange: {
             /** @default null */
             date?: string | null;
+            /** @default  */
+            dateReason?: string;
             /** @default null */
             stage?: components["schemas"]["LifeStage"] | null;
             /**
@@ -416,8 +469,11 @@ export interface components {
         /** @enum {string} */
         Whereabouts: "tree" | "ground";
         /** @enum {string} */
+        ScoreAnswer: "seen" | "nothing-there" | "does-not-apply" | "cannot-be-seen";
+        /** @enum {string} */
         Position: "low" | "middle" | "high";
         NewScore: {
+            id: string;
             character: string;
             /** @default [] */
             states?: string[];
@@ -434,10 +490,14 @@ export interface components {
             samples?: number;
             /** @default tree */
             where?: components["schemas"]["Whereabouts"];
-            /** @default true */
-            looked?: boolean;
+            /** @default seen */
+            answer?: components["schemas"]["ScoreAnswer"];
             /** @default null */
             position?: components["schemas"]["Position"] | null;
+            /** @default false */
+            either?: boolean;
+            /** @default false */
+            further?: boolean;
         };
         /** @enum {string} */
         AmountUnit: "g" | "kg" | "oz" | "lb" | "l" | "pt" | "pieces" | "heads";
@@ -449,6 +509,16 @@ export interface components {
             ripeness?: string;
             /** @default 70 */
             shareLeft?: number;
+            /** @default  */
+            note?: string;
+        };
+        Reconsideration: {
+            because: string;
+        };
+        /** @enum {string} */
+        ReviewVerdict: "agreed" | "doubted";
+        NewReview: {
+            verdict: components["schemas"]["ReviewVerdict"];
             /** @default  */
             note?: string;
         };
@@ -519,9 +589,11 @@ export interface components {
             certainty: string;
             samples: number;
             where: string;
-            looked: boolean;
+            answer: string;
             takenBack: boolean;
             position?: string | null;
+            either: boolean;
+            further: boolean;
         };
         CandidateView: {
             taxon: string;
@@ -532,6 +604,12 @@ export interface components {
             posterior: number;
             rival: string;
             evidence: components["schemas"]["EvidenceView"][];
+        };
+        LineView: {
+            id: string;
+            label: string;
+            reason: string;
+            readBy: number;
         };
         DangerView: {
             taxon: string;
@@ -544,11 +622,14 @@ export interface components {
             contradictions: string[];
             would?: string | null;
             wouldLabel?: string | null;
+            lines: components["schemas"]["LineView"][];
         };
         PointItemView: {
+            about: string;
             subject: string;
             label: string;
             status: string;
+            code: string;
             detail: string;
         };
         PointView: {
@@ -579,10 +660,10 @@ export interface components {
         AssessmentView: {
             ranking: components["schemas"]["CandidateView"][];
             /** Format: float */
-            unlisted: number;
+            unlisted?: number | null;
             /** Format: float */
-            fit: number;
-            goodFit: boolean;
+            fit?: number | null;
+            goodFit?: boolean | null;
             conclusion: string;
             dangers: components["schemas"]["DangerView"][];
             clearance?: components["schemas"]["ClearanceView"] | null;
@@ -625,6 +706,7 @@ export interface components {
             kit: string[];
             signed: boolean;
             namesCovered: boolean;
+            hopeCovered: boolean;
             blind: boolean;
             claimTaxon?: string | null;
             claimPart?: string | null;
@@ -633,6 +715,8 @@ export interface components {
             };
             secondOf?: string | null;
             unprejudiced: boolean;
+            dateReason: string;
+            reconsideredBecause?: string | null;
             scores: components["schemas"]["ScoreView"][];
             assessment: components["schemas"]["AssessmentView"];
             harvests: components["schemas"]["HarvestView"][];
@@ -645,6 +729,8 @@ export interface components {
             edition: string;
             taxa: number;
             dangerous: number;
+            region: string;
+            problem: string;
         };
         StateView: {
             id: string;
@@ -652,6 +738,12 @@ export interface components {
             definition: string;
             drawing: string;
             absence: boolean;
+        };
+        StateGroupView: {
+            id: string;
+            label: string;
+            definition: string;
+            states: string[];
         };
         CharacterView: {
             id: string;
@@ -671,6 +763,7 @@ export interface components {
             changesWithAge: boolean;
             changesWithPosition: boolean;
             varies: boolean;
+            groups: components["schemas"]["StateGroupView"][];
         };
         PartSummaryView: {
             id: string;
@@ -754,7 +847,11 @@ export interface components {
             months: number[];
             worstDanger?: string | null;
             /** Format: float */
-            worstBound: number;
+            worstBound?: number | null;
+            /** Format: float */
+            tolerates?: number | null;
+            /** Format: float */
+            twoTolerate?: number | null;
             meetsAims: boolean;
         };
         PartView: {
@@ -785,6 +882,23 @@ export interface components {
             range: string;
             unit: string;
         };
+        ReviewView: {
+            who: string;
+            on: string;
+            verdict: string;
+            note: string;
+        };
+        NeverView: {
+            id: string;
+            character: string;
+            organ: string;
+            forbids: string;
+            reason: string;
+            sure: string;
+            doubted: boolean;
+            readBy: number;
+            reviews: components["schemas"]["ReviewView"][];
+        };
         TaxonView: {
             id: string;
             name: string;
@@ -807,6 +921,23 @@ export interface components {
             harvests: components["schemas"]["HarvestView"][];
             figures: components["schemas"]["FigureView"][];
             parents: string[];
+            nevers: components["schemas"]["NeverView"][];
+        };
+        ReviewTaxonView: {
+            id: string;
+            name: string;
+            commonName: string;
+            severity: string;
+            nevers: components["schemas"]["NeverView"][];
+        };
+        ReviewSheetView: {
+            flora: string;
+            title: string;
+            edition: string;
+            lines: number;
+            read: number;
+            doubted: number;
+            taxa: components["schemas"]["ReviewTaxonView"][];
         };
         DemoAccountView: {
             email: string;
@@ -1159,6 +1290,41 @@ export interface operations {
             };
         };
     };
+    post_app_api_examination_reconsider: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Reconsideration"];
+            };
+        };
+        responses: {
+            /** @description The examination with everything the engine says of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExaminationView"];
+                };
+            };
+            /** @description Something in it cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_app_api_flora_floras: {
         parameters: {
             query?: never;
@@ -1254,6 +1420,92 @@ export interface operations {
             };
             /** @description No such taxon. */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_api_review_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The sheet as it stands. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReviewSheetView"];
+                };
+            };
+            /** @description No such flora or line. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_api_review_review: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+                taxon: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewReview"];
+            };
+        };
+        responses: {
+            /** @description The sheet as it stands. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReviewSheetView"];
+                };
+            };
+            /** @description Not an instructor. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such flora or line. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A doubt without a word; nothing was stored. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

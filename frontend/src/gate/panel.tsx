@@ -13,11 +13,13 @@ export function GateHead({
   asked,
   id,
   small = false,
+  covered = false,
 }: {
   clearance: Clearance | null | undefined;
   asked: string | null;
   id: string;
   small?: boolean;
+  covered?: boolean;
 }) {
   const state = gateState(clearance);
   const met = clearance?.points.filter((p) => p.status === "met").length ?? 0;
@@ -33,7 +35,11 @@ export function GateHead({
         </div>
         {asked && !small && <div className="text-sm text-faded">{asked}</div>}
         <p className={`mt-1 ${small ? "line-clamp-2 text-sm" : "text-sm"}`}>
-          {clearance ? clearance.because : "Say which part of which tree you hope for, and the gate will tell what it takes."}
+          {clearance
+            ? clearance.because
+            : covered
+              ? "You look as the second person. Scores, hope and answer of the first stay covered until you sign."
+              : "Say which part of which tree you hope for, and the gate will tell what it takes."}
           {clearance?.until ? ` Until ${dayWords(clearance.until)}.` : ""}
         </p>
       </div>
@@ -45,7 +51,9 @@ export function GateHead({
 export function NinePoints(p: {
   clearance: Clearance;
   conditions: Record<string, boolean>;
+  /** Conditions of the part are answered with the part in view, also after signing. */
   canAnswer: boolean;
+  canLook: boolean;
   onAnswer: (condition: string, answer: boolean | null) => void;
   onLook: (character: string) => void;
 }) {
@@ -71,14 +79,15 @@ export function NinePoints(p: {
           {point.items.length > 0 && (
             <ul className="mt-1 ml-7 space-y-1">
               {point.items.map((item) => {
-                const question = point.point === "part-and-condition" && item.subject !== "window";
-                const look = (point.point === "required-features" || point.point === "no-contradiction") && item.status !== "met";
+                const question = item.about === "condition";
+                const look = item.about === "character" && (item.status !== "met" || item.code === "unusual");
                 return (
-                  <li key={item.subject} className="flex flex-wrap items-center gap-x-2 gap-y-1 text-sm">
+                  <li key={`${item.subject}-${item.code}`} className="flex flex-wrap items-center gap-x-2 gap-y-1 text-sm">
                     <StandingMark standing={item.status} />
                     <span className="min-w-0 flex-1">
                       <strong className="font-semibold">{item.label}</strong> {!question && item.detail}
                       {question && item.status === "broken" && <span className="text-berry"> {item.detail}</span>}
+                      {question && item.code === "answered-too-early" && <span className="text-ochre"> {item.detail}</span>}
                     </span>
                     {question && (
                       <fieldset className="flex">
@@ -97,7 +106,7 @@ export function NinePoints(p: {
                         ))}
                       </fieldset>
                     )}
-                    {look && p.canAnswer && (
+                    {look && p.canLook && (
                       <Button tone="quiet" onClick={() => p.onLook(item.subject)} aria-label={`Look at ${item.label}`}>
                         Look
                       </Button>

@@ -14,7 +14,7 @@ final readonly class DangerView
      */
     public function __construct(
         public string $taxon, public string $name, public string $commonName, public string $severity, public float $posterior,
-        public bool $excluded, public array $contradictions, public ?string $would, public ?string $wouldLabel, public array $lines = [],
+        public bool $excluded, public array $contradictions, public ?string $would, public ?string $wouldLabel, public array $lines,
     ) {
     }
 }

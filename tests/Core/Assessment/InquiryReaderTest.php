@@ -26,7 +26,7 @@ final class InquiryReaderTest extends TestCase
         self::assertSame('mature', $inquiry->examination->stage->value);
         self::assertSame(Starter::flora()->reference, $inquiry->place);
         self::assertSame(['fruit.kind'], $inquiry->examination->couldNotLook);
-        self::assertNull($inquiry->second);
+        self::assertSame([], $inquiry->seconds);
         $assessment = (new Assessor())->assess(static fn () => Starter::compiled(), $inquiry);
         self::assertSame('withheld', $assessment->clearance?->answer->value);
         self::assertNotContains('fruit.kind', array_map(static fn ($s): string => $s->character->id, $assessment->next));

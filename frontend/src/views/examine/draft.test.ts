@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Character } from "../../api/client";
-import { EMPTY, isComplete, parseNumbers, shownNumber, shownUnit, toScore } from "./draft";
+import { EMPTY, isComplete, newId, parseNumbers, shownNumber, shownUnit, toScore } from "./draft";
 
 const length: Character = {
   id: "leaf.length",
@@ -20,6 +20,7 @@ const length: Character = {
   changesWithAge: false,
   changesWithPosition: false,
   varies: false,
+  groups: [],
 };
 const kind: Character = {
   ...length,
@@ -34,6 +35,10 @@ describe("a draft", () => {
     expect(parseNumbers("5 7  7")).toEqual([5, 7, 7]);
     expect(parseNumbers("5, 7; 7.5")).toEqual([5, 7, 7.5]);
     for (const wrong of ["", "five", "5 x", "-3", "1e3"]) expect(parseNumbers(wrong)).toBeNull();
+    expect(parseNumbers("5,7")).toEqual([5, 7]);
+    expect(parseNumbers("16,5; 19", false)).toEqual([16.5, 19]);
+    expect(parseNumbers("5–9")).toEqual([5, 9]);
+    expect(parseNumbers("about 16", false)).toEqual([16]);
   });
   it("can be recorded only when something was chosen", () => {
     expect(isComplete(kind, EMPTY)).toBe(false);
@@ -42,8 +47,23 @@ describe("a draft", () => {
   });
   it("goes to the server in the unit it was read in", () => {
     expect(shownUnit(length, "imperial")).toBe("in");
-    expect(toScore(length, { ...EMPTY, numbers: "3 4" }, "imperial")).toMatchObject({ numbers: [3, 4], unit: "in", states: [] });
-    expect(toScore(kind, { ...EMPTY, states: ["simple"], samples: 3 }, "metric")).toMatchObject({ states: ["simple"], samples: 3, unit: null });
+    expect(toScore(length, { ...EMPTY, numbers: "3 4" }, "imperial", "one", false)).toMatchObject({
+      id: "one",
+      numbers: [3, 4],
+      unit: "in",
+      states: [],
+      further: false,
+    });
+    expect(toScore(length, { ...EMPTY, numbers: "about 3" }, "metric", "one", false).certainty).toBe("likely");
+    expect(toScore(kind, { ...EMPTY, states: ["simple"], samples: 3, either: true }, "metric", "two", true)).toMatchObject({
+      states: ["simple"],
+      samples: 3,
+      unit: null,
+      either: false,
+      further: true,
+    });
+    expect(newId()).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
+    expect(newId()).not.toBe(newId());
   });
   it("shows stored numbers in the reader's unit", () => {
     expect(shownNumber(7.62, length, "imperial")).toBe("3");

@@ -1,13 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useMemo, useRef, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Character, Examination, Flora, Schemas } from "../../api/client";
 import { examinationQuery, floraQuery, taxonQuery, useExamination, useSession } from "../../api/queries";
 import { GateHead, gateState, NinePoints } from "../../gate/panel";
 import { Button, Choice, capital, Dialog, dayWords, Loading, Trouble } from "../../ui/controls";
 import { ClaimDialog } from "./claim";
-import { type Draft, EMPTY, isComplete, toScore } from "./draft";
-import { HarvestDialog, SignDialog } from "./finish";
+import { type Draft, EMPTY, isComplete, newId, toScore } from "./draft";
+import { HarvestDialog, ReconsiderDialog, SignDialog } from "./finish";
 import { useKeys } from "./keys";
 import { Kit } from "./kit";
 import { Dangers, Names, NextLook } from "./panels";
@@ -29,6 +29,7 @@ export default function Examine() {
   return <Desk key={id} examination={examination.data} flora={flora.data} />;
 }
 
+type Dialogs = "claim" | "points" | "sign" | "harvest" | "keys" | "settings" | "reconsider";
 type Pane = "look" | "dangers" | "names" | "gate";
 const PANES: { value: Pane; label: string }[] = [
   { value: "look", label: "Look" },
@@ -59,7 +60,7 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
   const [active, setActive] = useState<string | null>(() => (standing.length > 0 ? suggested : undefined) ?? inStation(organ)[0]?.id ?? null);
   const [drafts, setDrafts] = useState<Record<string, Draft>>({});
   const [pane, setPane] = useState<Pane>("look");
-  const [dialog, setDialog] = useState<"claim" | "points" | "sign" | "harvest" | "keys" | "settings" | null>(null);
+  const [dialog, setDialog] = useState<Dialogs | null>(null);
   const [said, setSaid] = useState<{ text: string; score?: string; restore?: string } | null>(null);
   const busy = act.score.isPending || act.takeBack.isPending || act.change.isPending || act.restore.isPending;
   const error = act.score.error ?? act.takeBack.error ?? act.change.error ?? act.restore.error;
@@ -98,11 +99,22 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
     if (after.assessment.next[0] && !next) lookAt(after.assessment.next[0].character);
     else setActive(next?.id ?? null);
   };
+  // One id to a score, kept until it is stored: pressed twice, or sent again after a break in the net, it is one score.
+  const ids = useRef<Record<string, string>>({});
+  const idFor = (character: string) => {
+    ids.current[character] ??= newId();
+    return ids.current[character];
+  };
+  const stored = (character: string) => {
+    delete ids.current[character];
+  };
   const record = (character: Character) => {
     const draft = drafts[character.id] ?? EMPTY;
     if (!isComplete(character, draft) || busy || locked) return;
-    act.score.mutate(toScore(character, draft, units), {
+    const further = e.scores.some((s) => s.character === character.id && s.answer !== "cannot-be-seen");
+    act.score.mutate(toScore(character, draft, units, idFor(character.id), further), {
       onSuccess: (after) => {
+        stored(character.id);
         setDrafts(({ [character.id]: _, ...others }) => others);
         const score = after.scores[after.scores.length - 1];
         setSaid({ text: `Recorded: ${character.label}.`, ...(score ? { score: score.id } : {}) });
@@ -110,18 +122,25 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
       },
     });
   };
-  const couldNotLook = (character: Character) =>
+  const answer = (character: Character, as: Schemas["ScoreAnswer"], text: string) =>
     act.score.mutate(
-      { character: character.id, looked: false },
+      { id: idFor(character.id), character: character.id, answer: as },
       {
         onSuccess: (after) => {
-          setSaid({ text: `Could not look: ${character.label}.` });
+          stored(character.id);
+          const score = after.scores[after.scores.length - 1];
+          setSaid({ text: `${text}: ${character.label}.`, ...(score ? { score: score.id } : {}) });
           advance(character.id, after);
         },
       },
     );
+  const cannotBeSeen = (character: Character) => answer(character, "cannot-be-seen", "Cannot be seen now");
+  const doesNotApply = (character: Character) => answer(character, "does-not-apply", "Makes no sense here");
   const takeBack = (score: string) =>
-    act.takeBack.mutate(score, { onSuccess: () => setSaid({ text: "Taken back; it stays on record and counts for nothing.", restore: score }) });
+    act.takeBack.mutate(score, {
+      onSuccess: () =>
+        setSaid({ text: "Taken back; it stays on record. If it spoke against the hope, a further look has to settle it.", restore: score }),
+    });
 
   useKeys({
     locked,
@@ -135,7 +154,8 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
     setActive,
     go,
     record,
-    couldNotLook,
+    cannotBeSeen,
+    doesNotApply,
     lookNext: () => suggested && lookAt(suggested),
     undo: () => said?.score && takeBack(said.score),
     open: setDialog,
@@ -155,7 +175,7 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
       {/* the gate: always in sight; on a small screen it sticks to the top */}
       <div className="sticky top-0 z-20 border-b-2 border-ink bg-ground px-3 py-2 wide:hidden">
         <button type="button" className="relative block w-full text-left" onClick={() => setPane("gate")}>
-          <GateHead clearance={e.assessment.clearance} asked={asked} id="small" small />
+          <GateHead clearance={e.assessment.clearance} asked={asked} id="small" small covered={e.hopeCovered} />
         </button>
       </div>
 
@@ -181,12 +201,13 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
               {dayWords(e.date)}, {e.stage} tree, {e.mine ? "you" : e.examiner.name}
               {e.secondOf ? ", second look" : ""}
               {e.signed ? ", signed" : ""}
+              {e.dateReason ? `, ${e.dateReason}` : ""}
             </span>
           </p>
           {!locked && (
             <div className="flex gap-1.5">
               <Button onClick={() => setDialog("settings")}>Tree and kit</Button>
-              <Button onClick={() => setDialog("claim")}>{asked ? "Ask for another part" : "Ask for a part"}</Button>
+              {!e.hopeCovered && <Button onClick={() => setDialog("claim")}>{asked ? "Ask for another part" : "Ask for a part"}</Button>}
             </div>
           )}
         </div>
@@ -216,7 +237,8 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
             onOpen={() => setActive(active === character.id ? null : character.id)}
             onDraft={(draft) => setDrafts({ ...drafts, [character.id]: draft })}
             onRecord={() => record(character)}
-            onCouldNotLook={() => couldNotLook(character)}
+            onCannotBeSeen={() => cannotBeSeen(character)}
+            onDoesNotApply={() => doesNotApply(character)}
             onTakeBack={takeBack}
           />
         ))}
@@ -227,13 +249,20 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
         className={`wide:flex wide:flex-col wide:gap-3 wide:overflow-y-auto wide:border-l wide:border-rule wide:p-3 ${pane === "look" ? "max-wide:hidden" : "p-3 pb-32"}`}
       >
         <section aria-label="The gate" className="hidden border border-ink bg-sheet p-2.5 wide:block">
-          <GateHead clearance={e.assessment.clearance} asked={asked} id="big" />
+          <GateHead clearance={e.assessment.clearance} asked={asked} id="big" covered={e.hopeCovered} />
           <GateActions e={e} locked={locked} cleared={cleared} scored={standing.length} open={setDialog} />
         </section>
         <div className={`flex flex-col gap-4 ${pane === "look" || pane === "gate" ? "max-wide:hidden" : ""}`}>
           <div className="max-wide:hidden">{!locked && <NextLook next={e.assessment.next} covered={e.namesCovered} onLook={lookAt} />}</div>
           <div className={pane === "dangers" ? "" : "max-wide:hidden"}>
-            <Dangers dangers={e.assessment.dangers} covered={e.namesCovered} onLook={lookAt} all={pane === "dangers"} />
+            <Dangers
+              dangers={e.assessment.dangers}
+              covered={e.namesCovered}
+              hopeCovered={e.hopeCovered}
+              flora={e.flora}
+              onLook={lookAt}
+              all={pane === "dangers"}
+            />
           </div>
           <div className={pane === "names" ? "" : "max-wide:hidden"}>
             <Names
@@ -253,7 +282,8 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
               <NinePoints
                 clearance={e.assessment.clearance}
                 conditions={e.conditions}
-                canAnswer={!locked}
+                canLook={!locked}
+                canAnswer={e.mine}
                 onAnswer={(id, answer) => act.change.mutate({ conditions: { [id]: answer } })}
                 onLook={lookAt}
               />
@@ -332,7 +362,8 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
           <NinePoints
             clearance={e.assessment.clearance}
             conditions={e.conditions}
-            canAnswer={!locked}
+            canLook={!locked}
+            canAnswer={e.mine}
             onAnswer={(id, answer) => act.change.mutate({ conditions: { [id]: answer } })}
             onLook={lookAt}
           />
@@ -342,6 +373,12 @@ function Desk({ examination: e, flora }: { examination: Examination; flora: Flor
         <Settings e={e} change={(body) => act.change.mutate(body)} />
       </Dialog>
       <SignDialog open={dialog === "sign"} onOpenChange={(o) => setDialog(o ? "sign" : null)} examination={e} asked={asked} sign={act.sign} />
+      <ReconsiderDialog
+        open={dialog === "reconsider"}
+        onOpenChange={(o) => setDialog(o ? "reconsider" : null)}
+        examination={e}
+        reconsider={act.reconsider}
+      />
       <HarvestDialog
         open={dialog === "harvest"}
         onOpenChange={(o) => setDialog(o ? "harvest" : null)}
@@ -372,7 +409,9 @@ const KEYS: [string, string][] = [
   ["+  −", "seen on one more, one fewer"],
   ["g", "on the ground instead of on the tree"],
   ["Enter", "record"],
-  ["x", "could not look"],
+  ["e", "one of the chosen, cannot say which"],
+  ["x", "cannot be seen now"],
+  ["0", "makes no sense on this tree"],
   ["z", "take the last score back"],
   ["j  k", "next, previous question"],
   ["]  [", "next, previous station"],
@@ -389,7 +428,7 @@ function sightFor(flora: Flora, e: Examination, organ: Organ, required: Map<stri
   const applies = (c: Character): boolean => {
     if (!c.appliesTo) return true;
     const on = scored.get(c.appliesTo);
-    if (on?.looked) return c.appliesStates.some((s) => on.states.includes(s));
+    if (on?.answer === "seen") return c.appliesStates.some((s) => on.states.includes(s));
     const above = byId.get(c.appliesTo);
     return above === undefined || applies(above);
   };
@@ -413,13 +452,13 @@ function GateActions(p: {
   locked: boolean;
   cleared: boolean;
   scored: number;
-  open: (dialog: "claim" | "points" | "sign" | "harvest") => void;
+  open: (dialog: Dialogs) => void;
   hidePoints?: boolean;
 }) {
   return (
     <div className="mt-2 flex flex-wrap gap-1.5">
       {p.e.assessment.clearance && !p.hidePoints && <Button onClick={() => p.open("points")}>Nine points</Button>}
-      {!p.e.assessment.clearance && !p.locked && <Button onClick={() => p.open("claim")}>Ask for a part</Button>}
+      {!p.e.assessment.clearance && !p.locked && !p.e.hopeCovered && <Button onClick={() => p.open("claim")}>Ask for a part</Button>}
       {!p.locked && (
         <Button tone={p.cleared ? "leaf" : "plain"} disabled={p.scored === 0} onClick={() => p.open("sign")}>
           Sign
@@ -429,6 +468,9 @@ function GateActions(p: {
         <Button tone="leaf" onClick={() => p.open("harvest")}>
           Log a harvest
         </Button>
+      )}
+      {p.e.signed && p.e.mine && p.e.secondOf && !p.e.reconsideredBecause && (
+        <Button onClick={() => p.open("reconsider")}>Take this conclusion back</Button>
       )}
       {p.e.signed && !p.cleared && (
         <Link
@@ -444,11 +486,16 @@ function GateActions(p: {
 
 /** What was put on record: decisions and harvests. */
 function Decided({ e }: { e: Examination }) {
-  if (e.decisions.length === 0 && e.harvests.length === 0) return null;
+  if (e.decisions.length === 0 && e.harvests.length === 0 && !e.reconsideredBecause) return null;
   return (
     <section aria-label="On record" className="max-wide:mt-4">
       <h2 className="border-b border-ink text-base">On record</h2>
       <ul className="text-sm">
+        {e.reconsideredBecause && (
+          <li className="rule-b py-1">
+            <strong>Conclusion taken back.</strong> {e.reconsideredBecause}
+          </li>
+        )}
         {e.harvests.map((h) => (
           <li key={h.id} className="rule-b py-1">
             <strong>{h.amount}</strong> of {h.part} taken {dayWords(h.takenOn)} by {h.takenBy}, {h.shareLeft} % left.{" "}

@@ -27,6 +27,44 @@ export function SignDialog(p: Shown & { asked: string | null; sign: UseMutationR
   );
 }
 
+/** A second examiner takes the conclusion back; only whoever reached it can. */
+export function ReconsiderDialog(p: Shown & { reconsider: UseMutationResult<Examination, Error, string> }) {
+  const [because, setBecause] = useState("");
+  return (
+    <Dialog
+      open={p.open}
+      onOpenChange={p.onOpenChange}
+      title="Take this conclusion back"
+      description="Your scores stay on record. The conclusion then counts neither for nor against the first one, and a further person is needed."
+    >
+      <form
+        className="space-y-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          p.reconsider.mutate(because, { onSuccess: () => p.onOpenChange(false) });
+        }}
+      >
+        <Field label="Why it does not hold">
+          <textarea
+            className={`${fieldClass} py-2`}
+            name="because"
+            rows={3}
+            required
+            minLength={10}
+            maxLength={1000}
+            value={because}
+            onChange={(e) => setBecause(e.target.value)}
+          />
+        </Field>
+        {p.reconsider.error && <Trouble error={p.reconsider.error} />}
+        <Button type="submit" tone="ink" disabled={p.reconsider.isPending}>
+          Take it back, on record
+        </Button>
+      </form>
+    </Dialog>
+  );
+}
+
 const UNITS: Record<string, { value: Schemas["AmountUnit"]; label: string }[]> = {
   metric: [
     { value: "g", label: "grams" },

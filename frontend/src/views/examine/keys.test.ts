@@ -22,6 +22,7 @@ const character = (id: string, states: string[]): Character => ({
   changesWithAge: false,
   changesWithPosition: false,
   varies: false,
+  groups: [],
 });
 const margin = character("leaf.margin", ["smooth", "fine-teeth"]);
 const length = character("leaf.length", []);
@@ -40,7 +41,8 @@ function table(change: Partial<Table> = {}): Table {
     setActive: vi.fn(),
     go: vi.fn(),
     record: vi.fn(),
-    couldNotLook: vi.fn(),
+    cannotBeSeen: vi.fn(),
+    doesNotApply: vi.fn(),
     lookNext: vi.fn(),
     undo: vi.fn(),
     open: vi.fn(),
@@ -76,6 +78,7 @@ describe("the keys at the table", () => {
     ["l", { certainty: "likely" }],
     ["u", { certainty: "unsure" }],
     ["g", { where: "ground" }],
+    ["e", { either: true }],
   ])("%s says %o", (key, said) => {
     const t = table();
     expect(handle(t, margin, key)).toBe(true);
@@ -83,9 +86,9 @@ describe("the keys at the table", () => {
   });
   it("a signed examination takes no score by key, and can still be read by key", () => {
     const t = table({ locked: true });
-    for (const key of ["1", "s", "l", "u", "+", "-", "g", "x"]) expect(handle(t, margin, key)).toBe(false);
+    for (const key of ["1", "s", "l", "u", "+", "-", "g", "e", "x", "0"]) expect(handle(t, margin, key)).toBe(false);
     expect(t.setDrafts).not.toHaveBeenCalled();
-    expect(t.couldNotLook).not.toHaveBeenCalled();
+    expect(t.cannotBeSeen).not.toHaveBeenCalled();
     expect(handle(t, margin, "j")).toBe(true);
     expect(t.setActive).toHaveBeenCalledWith("leaf.length");
   });

@@ -15,7 +15,8 @@ export type Table = {
   setActive: (id: string | null) => void;
   go: (organ: Organ) => void;
   record: (character: Character) => void;
-  couldNotLook: (character: Character) => void;
+  cannotBeSeen: (character: Character) => void;
+  doesNotApply: (character: Character) => void;
   lookNext: () => void;
   undo: () => void;
   open: (dialog: "points" | "keys") => void;
@@ -106,8 +107,15 @@ export function handle(t: Table, character: Character | undefined, key: string):
     case "g":
       set({ where: draft.where === "tree" ? "ground" : "tree" });
       return true;
+    case "e":
+      set({ either: !draft.either });
+      return true;
     case "x":
-      t.couldNotLook(character);
+      t.cannotBeSeen(character);
+      return true;
+    case "0":
+      if (!character.appliesTo) return false;
+      t.doesNotApply(character);
       return true;
   }
   const state = /^[1-9]$/.test(key) && !isNumeric(character) ? character.states[Number(key) - 1] : undefined;

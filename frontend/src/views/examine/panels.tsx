@@ -50,7 +50,14 @@ export function NextLook(p: { next: Schemas["SuggestionView"][]; covered: boolea
 const MOST_SHOWN = 5;
 
 /** What it could still be that harms. Stays until it is excluded. */
-export function Dangers(p: { dangers: Schemas["DangerView"][]; covered: boolean; onLook: (character: string) => void; all?: boolean }) {
+export function Dangers(p: {
+  dangers: Schemas["DangerView"][];
+  covered: boolean;
+  hopeCovered: boolean;
+  flora: string;
+  onLook: (character: string) => void;
+  all?: boolean;
+}) {
   const open = p.dangers.filter((d) => !d.excluded);
   const [allOpen, setAllOpen] = useState(false);
   const shown = p.all || allOpen ? open : open.slice(0, MOST_SHOWN);
@@ -63,7 +70,9 @@ export function Dangers(p: { dangers: Schemas["DangerView"][]; covered: boolean;
           {open.length} open{open.length > 0 && !p.covered ? " · look at" : ""}
         </span>
       </h2>
-      {p.covered ? (
+      {p.hopeCovered ? (
+        <p className="mt-1 text-sm">Which kinds are still open stays covered until you sign. Look at everything you can.</p>
+      ) : p.covered ? (
         <p className="mt-1 text-sm">{open.length} dangerous kinds are not yet excluded. Their names are covered with the others.</p>
       ) : (
         <ul>
@@ -95,7 +104,9 @@ export function Dangers(p: { dangers: Schemas["DangerView"][]; covered: boolean;
           and {open.length - shown.length} more, worst and likeliest first
         </button>
       )}
-      {open.length === 0 && <p className="mt-1 text-sm font-semibold text-leaf">All {excluded.length} dangerous kinds of this flora are excluded.</p>}
+      {open.length === 0 && !p.hopeCovered && (
+        <p className="mt-1 text-sm font-semibold text-leaf">All {excluded.length} dangerous kinds of this flora are excluded.</p>
+      )}
       {!p.covered && excluded.length > 0 && open.length > 0 && (
         <p className="mt-1 text-xs text-faded">Excluded: {excluded.map((d) => d.commonName).join(", ")}.</p>
       )}
@@ -104,11 +115,26 @@ export function Dangers(p: { dangers: Schemas["DangerView"][]; covered: boolean;
           {excluded.map((d) => (
             <li key={d.taxon} className="rule-b py-1">
               <s>{capital(d.commonName)}</s> by {d.contradictions.join(", ")}
+              <Lines lines={d.lines} />
             </li>
           ))}
         </ul>
       )}
     </section>
+  );
+}
+
+/** On which lines an exclusion leans, and how many people have read them. */
+function Lines({ lines }: { lines: Schemas["LineView"][] }) {
+  return (
+    <ul className="ml-3 text-xs">
+      {lines.map((line) => (
+        <li key={line.id}>
+          {line.reason}{" "}
+          <span className={line.readBy > 0 ? "" : "text-ochre"}>({line.readBy > 0 ? `read by ${line.readBy}` : "read by its author only"})</span>
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -130,14 +156,20 @@ export function Names(p: {
   many?: boolean;
 }) {
   const { assessment } = p;
-  if (p.examination.namesCovered) {
+  if (p.examination.namesCovered || p.examination.hopeCovered) {
     return (
       <section aria-label="Names" data-panel="names">
         <h2 className="border-b border-ink text-base">Names are covered</h2>
-        <p className="my-2 text-sm text-faded">Look first. Uncovering is recorded with the examination.</p>
-        <Button disabled={p.busy} onClick={p.onUncover}>
-          Uncover the names
-        </Button>
+        {p.examination.hopeCovered ? (
+          <p className="my-2 text-sm text-faded">They stay covered until you sign: you look as the second person.</p>
+        ) : (
+          <>
+            <p className="my-2 text-sm text-faded">Look first. Uncovering is recorded with the examination.</p>
+            <Button disabled={p.busy} onClick={p.onUncover}>
+              Uncover the names
+            </Button>
+          </>
+        )}
       </section>
     );
   }
@@ -171,7 +203,7 @@ export function Names(p: {
         ))}
         <li className="grid min-h-9 grid-cols-[1fr_4.2rem] items-center gap-2 text-faded">
           <span>something this flora does not hold</span>
-          <span className="figures text-right text-sm">{percent(assessment.unlisted)}</span>
+          <span className="figures text-right text-sm">{percent(assessment.unlisted ?? 0)}</span>
         </li>
       </ul>
     </section>

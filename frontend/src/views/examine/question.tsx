@@ -3,7 +3,7 @@ import type { Character, Schemas, Score } from "../../api/client";
 import { Glyph } from "../../plates/glyphs";
 import { Button, Choice, capital, Dialog, fieldClass } from "../../ui/controls";
 import { States } from "../terms/character";
-import { type Draft, isComplete, isNumeric, parseNumbers, shownNumber, shownUnit } from "./draft";
+import { type Draft, isAbout, isComplete, isNumeric, numbersOf, shownNumber, shownUnit } from "./draft";
 
 type Props = {
   character: Character;
@@ -19,7 +19,8 @@ type Props = {
   onOpen: () => void;
   onDraft: (draft: Draft) => void;
   onRecord: () => void;
-  onCouldNotLook: () => void;
+  onCannotBeSeen: () => void;
+  onDoesNotApply: () => void;
   onTakeBack: (score: string) => void;
 };
 
@@ -85,7 +86,7 @@ export function Question(p: Props) {
                 <li key={s.id} className="flex flex-wrap items-center gap-2 border-l-4 border-ink pl-2 text-sm">
                   <span>
                     Recorded: <strong>{words(s, character, p.units)}</strong>
-                    {s.looked &&
+                    {s.answer === "seen" &&
                       `, ${s.certainty}, on ${s.samples}, ${s.where === "tree" ? "on the tree" : "on the ground"}${s.position ? `, ${HEIGHT[s.position]}` : ""}`}
                   </span>
                   {!p.locked && (
@@ -123,7 +124,8 @@ function Scoring(p: Props) {
   const { character, draft } = p;
   const set = (change: Partial<Draft>) => p.onDraft({ ...draft, ...change });
   const wants = p.required?.samples ?? 1;
-  const bad = draft.numbers.trim() !== "" && parseNumbers(draft.numbers) === null;
+  const read = numbersOf(character, draft);
+  const bad = draft.numbers.trim() !== "" && read === null;
   return (
     <>
       {isNumeric(character) ? (
@@ -142,14 +144,18 @@ function Scoring(p: Props) {
             onChange={(e) => set({ numbers: e.target.value })}
             aria-invalid={bad}
           />
-          {!bad && parseNumbers(draft.numbers) && (
-            <span className="figures text-sm text-faded">Read as {parseNumbers(draft.numbers)?.join(" · ")}</span>
+          {read && (
+            <span className="figures text-sm text-faded">
+              Read as {read.join(" · ")}
+              {isAbout(draft.numbers) && ", likely"}
+            </span>
           )}
-          {bad && <span className="text-sm font-semibold text-berry">Numbers only, such as 5 7 7.</span>}
+          {bad && <span className="text-sm font-semibold text-berry">Numbers only, such as 5 7 7, 5–9 or about 16.</span>}
         </label>
       ) : (
         <fieldset className="mt-2">
           <legend className="sr-only">{character.label}: choose what the tree shows</legend>
+          <Coarser character={character} draft={draft} set={set} />
           <div className="grid grid-cols-2 gap-2 wide:grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))]">
             {character.states.map((state, i) => {
               const on = draft.states.includes(state.id);
@@ -159,7 +165,7 @@ function Scoring(p: Props) {
                   type="button"
                   aria-pressed={on}
                   data-state-id={state.id}
-                  onClick={() => set({ states: on ? draft.states.filter((id) => id !== state.id) : [...draft.states, state.id] })}
+                  onClick={() => set({ states: chosen(character, draft, state.id) })}
                   className={`flex flex-col rounded-sm border p-2 text-left ${on ? "border-ink bg-pressed outline-2 outline-ink" : "border-rule bg-ground hover:border-ink"} ${state.absence ? "border-dashed" : ""}`}
                 >
                   <span className="flex items-start justify-between">
@@ -232,9 +238,14 @@ function Scoring(p: Props) {
             onChange={(position) => set({ position: position === "" ? null : position })}
           />
         )}
-        <div className="flex flex-1 justify-end gap-2">
-          <Button disabled={p.busy} onClick={p.onCouldNotLook}>
-            Could not look
+        <div className="flex flex-1 flex-wrap justify-end gap-2">
+          {character.appliesTo && (
+            <Button disabled={p.busy} onClick={p.onDoesNotApply}>
+              Makes no sense here
+            </Button>
+          )}
+          <Button disabled={p.busy} onClick={p.onCannotBeSeen}>
+            Cannot be seen now
           </Button>
           <Button tone="ink" className="min-w-28" disabled={p.busy || !isComplete(character, draft)} onClick={p.onRecord}>
             Record
@@ -245,11 +256,54 @@ function Scoring(p: Props) {
   );
 }
 
+/** A tile pressed: taken or laid back; a coarser word gives way to it. */
+function chosen(character: Character, draft: Draft, state: string): string[] {
+  const plain = draft.states.filter((id) => !character.groups.some((g) => g.id === id));
+  return plain.includes(state) ? plain.filter((id) => id !== state) : [...plain, state];
+}
+
+/** Words for several states at once, and "one of these, I cannot say which". */
+function Coarser({ character, draft, set }: { character: Character; draft: Draft; set: (change: Partial<Draft>) => void }) {
+  const several = draft.states.length > 1;
+  if (character.groups.length === 0 && !several) return null;
+  const chip =
+    "min-h-11 rounded-sm border border-ink px-3 text-sm aria-pressed:bg-ink aria-pressed:text-ground bg-sheet hover:bg-pressed hover:text-ink";
+  return (
+    <div className="mb-2 flex flex-wrap items-center gap-1.5">
+      {character.groups.map((group) => {
+        const on = draft.states.length === 1 && draft.states[0] === group.id;
+        return (
+          <button
+            key={group.id}
+            type="button"
+            aria-pressed={on}
+            data-group={group.id}
+            title={group.definition}
+            className={chip}
+            onClick={() => set({ states: on ? [] : [group.id], either: false })}
+          >
+            {group.label}, cannot say which
+          </button>
+        );
+      })}
+      {several && (
+        <button type="button" aria-pressed={draft.either} data-either className={chip} onClick={() => set({ either: !draft.either })}>
+          One of these, cannot say which
+        </button>
+      )}
+    </div>
+  );
+}
+
 function words(score: Score, character: Character, units: string): string {
-  if (!score.looked) return "could not look";
+  if (score.answer === "cannot-be-seen") return "cannot be seen now";
+  if (score.answer === "does-not-apply") return "makes no sense here";
+  if (score.answer === "nothing-there") return "looked: nothing there";
   if (score.numbers.length > 0)
     return `${score.numbers.map((n) => shownNumber(n, character, units)).join(", ")} ${shownUnit(character, units)}`.trim();
-  return score.states.map((id) => character.states.find((s) => s.id === id)?.label ?? id).join(" and ");
+  const group = character.groups.find((g) => score.states.includes(g.id));
+  if (group) return `${group.label}, cannot say which`;
+  return score.states.map((id) => character.states.find((s) => s.id === id)?.label ?? id).join(score.either ? " or " : " and ");
 }
 
 function Seen({ score, character, units }: { score: Score; character: Character; units: string }) {
@@ -259,7 +313,7 @@ function Seen({ score, character, units }: { score: Score; character: Character;
       {drawing && <Glyph name={drawing} size={28} />}
       <span className="text-faded">
         {words(score, character, units)}
-        {score.looked && score.certainty !== "sure" ? ` (${score.certainty})` : ""}
+        {score.answer === "seen" && score.certainty !== "sure" ? ` (${score.certainty})` : ""}
       </span>
     </span>
   );

@@ -193,7 +193,7 @@ function Figures({ figures }: { figures: Schemas["FigureView"][] }) {
 
 /** How far a cleared gate can be trusted, in figures. */
 function Rehearsed({ r }: { r: NonNullable<Schemas["PartView"]["rehearsed"]> }) {
-  const odds = r.worstBound > 0 ? Math.floor(1 / r.worstBound) : 0;
+  const odds = r.worstBound ? Math.floor(1 / r.worstBound) : 0;
   return (
     <div className="mt-3 border-l-4 border-ink pl-3 text-sm" data-rehearsed>
       <h3 className="text-sm text-faded">Rehearsed with one careful examiner, {dayWords(r.madeOn)}</h3>
@@ -204,7 +204,9 @@ function Rehearsed({ r }: { r: NonNullable<Schemas["PartView"]["rehearsed"]> }) 
         {r.worstDanger && (
           <>
             The danger that passes most easily is {r.worstDanger}:{" "}
-            <strong className="figures">{odds > 1e8 ? "less than once in 100 million" : `at most once in ${roundDown(odds)}`}</strong>.
+            <strong className="figures">{odds > 1e8 ? "less than once in 100 million" : `at most once in ${roundDown(odds)}`}</strong>, if looks are
+            misread independently of each other. Somebody who wants it to be the right tree does not misread so: it bears {wanting(r.tolerates)}{" "}
+            before one wrong tree in 10,000 would pass.
           </>
         )}
       </p>
@@ -212,6 +214,11 @@ function Rehearsed({ r }: { r: NonNullable<Schemas["PartView"]["rehearsed"]> }) 
       <p className="text-xs text-faded">Simulated trees and examiners, from this flora’s own descriptions. It proves nothing about a real tree.</p>
     </div>
   );
+}
+
+/** How often one cause may bend all looks toward the hope. */
+function wanting(c: number | null | undefined): string {
+  return c === null || c === undefined || c <= 0 ? "no such wish at all" : c >= 1 ? "any wish" : `such a wish in ${percent(c)} of cases`;
 }
 
 /** To two figures, downward: never more reassuring than the figure itself. */
