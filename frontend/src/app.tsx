@@ -11,6 +11,7 @@ const Today = lazy(() => import("./views/today/today"));
 const Begin = lazy(() => import("./views/examine/begin"));
 const Examine = lazy(() => import("./views/examine/examine"));
 const SpeciesIndex = lazy(() => import("./views/species/index"));
+const ReviewPage = lazy(() => import("./views/species/review"));
 const Terms = lazy(() => import("./views/terms/terms"));
 const SpeciesPage = lazy(() => import("./views/species/page"));
 
@@ -35,7 +36,7 @@ export function App() {
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
         To the content
       </a>
-      <header className="rule-b flex items-center justify-between gap-2 px-3 wide:px-5">
+      <header className="rule-b flex print:hidden items-center justify-between gap-2 px-3 wide:px-5">
         <Link to="/" className="hidden items-center gap-2 py-2 font-bold tracking-wide wide:flex">
           <img src="/favicon.svg" width="26" height="26" alt="" />
           Hylognosis
@@ -70,6 +71,7 @@ export function App() {
             <Route path="/examine/:id" element={<Examine />} />
             <Route path="/species" element={<SpeciesIndex />} />
             <Route path="/species/:id" element={<SpeciesPage />} />
+            <Route path="/review/:flora" element={<ReviewPage />} />
             <Route path="/terms" element={<Terms />} />
             <Route path="*" element={<Navigate to="/" replace />} />
           </Routes>

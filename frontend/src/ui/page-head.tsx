@@ -9,7 +9,7 @@ export function PageHead(p: { title: string; lead: string; sought: string; onSee
         <h1 className="text-2xl">{p.title}</h1>
         <p className="text-sm text-faded">{p.lead}</p>
       </div>
-      <div className="grid gap-3 wide:grid-cols-[1fr_1fr]">
+      <div className="grid gap-3 wide:grid-cols-[1fr_1fr] print:hidden">
         <Field label="Find">
           <input className={fieldClass} value={p.sought} onChange={(e) => p.onSeek(e.target.value)} />
         </Field>

@@ -19,7 +19,10 @@ export function FloraChoice({ label, className, onChosen }: { label: string; cla
   const chosen = floras.data?.find((f) => f.name === user?.flora);
   return (
     <div className={className}>
-      <Field label={label} hint={chosen ? `${chosen.taxa} kinds, ${chosen.dangerous} of them dangerous. It knows no others.` : undefined}>
+      <Field
+        label={label}
+        hint={chosen ? `${chosen.taxa} kinds, ${chosen.dangerous} of them dangerous. It knows no others. Made for ${chosen.region}.` : undefined}
+      >
         <select
           className={fieldClass}
           value={user?.flora ?? ""}
@@ -33,6 +36,11 @@ export function FloraChoice({ label, className, onChosen }: { label: string; cla
           ))}
         </select>
       </Field>
+      {chosen?.problem && (
+        <p className="mt-1 border-l-4 border-berry pl-2 text-sm">
+          <strong>Its files cannot be taken as they are now; edition {chosen.edition} stays in use.</strong> {chosen.problem}
+        </p>
+      )}
       {choose.error && <Trouble error={choose.error} />}
     </div>
   );

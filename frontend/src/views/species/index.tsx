@@ -24,6 +24,11 @@ export default function SpeciesIndex() {
       >
         <FloraChoice label="Flora" />
       </PageHead>
+      <p className="pt-2 text-sm">
+        <Link to={`/review/${flora.data.name}`} className="inline-flex min-h-11 items-center underline underline-offset-4">
+          What the dangerous kinds never show
+        </Link>
+      </p>
       <ul>
         {taxa.map((t) => (
           <li key={t.id} className="rule-b">

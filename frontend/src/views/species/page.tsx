@@ -2,12 +2,13 @@ import { useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
-import { taxonQuery } from "../../api/queries";
+import { taxonQuery, useSession } from "../../api/queries";
 import { Glyph } from "../../plates/glyphs";
 import { Plate } from "../../plates/plate";
 import { capital, dayWords, Loading, Name, percent, Trouble } from "../../ui/controls";
 import { SeverityMark } from "../../ui/marks";
 import { ORGANS, STATION } from "../examine/stations";
+import { NeverLine } from "./never";
 
 export default function SpeciesPage() {
   const { id = "" } = useParams();
@@ -87,6 +88,7 @@ export default function SpeciesPage() {
         </div>
       </div>
       <Described t={t} />
+      <Nevers t={t} flora={flora} />
     </article>
   );
 }
@@ -335,6 +337,35 @@ function Described({ t }: { t: Schemas["TaxonView"] }) {
       <h2 className="double-rule mb-3 pb-1 text-xl">Description</h2>
       <div className="gap-8 wide:columns-3">{ORGANS.map(block)}</div>
       <p className="text-xs text-faded">Source: {t.sources.join("; ")}. What is not named is unknown, not absent.</p>
+    </section>
+  );
+}
+
+/** What it never shows, which is all that can exclude it, and who has read that. */
+function Nevers({ t, flora }: { t: Schemas["TaxonView"]; flora: string | undefined }) {
+  const own = useSession().data?.user?.flora;
+  if (t.nevers.length === 0)
+    return t.severity === "harmless" ? null : (
+      <p className="mt-4 max-w-prose font-semibold text-berry">
+        Nobody has written down what it never shows. As long as that is so, no look excludes it.
+      </p>
+    );
+  const read = t.nevers.filter((line) => line.readBy > 0).length;
+  return (
+    <section className="mt-8" data-nevers>
+      <h2 className="double-rule mb-3 flex flex-wrap items-baseline justify-between gap-x-4 pb-1 text-xl">
+        What it never shows
+        <Link to={`/review/${flora ?? own}`} className="text-sm font-normal underline underline-offset-4">
+          {read} of {t.nevers.length} lines read by others; to the sheet
+        </Link>
+      </h2>
+      <ul className="gap-8 wide:columns-2">
+        {t.nevers.map((line) => (
+          <li key={line.id} className="rule-b break-inside-avoid py-1.5">
+            <NeverLine line={line} />
+          </li>
+        ))}
+      </ul>
     </section>
   );
 }
