@@ -12,7 +12,7 @@ final class ExamineTest extends BrowserTestCase
 {
     private const ELDER = [
         'twig' => ['leaf.arrangement' => ['opposite', 2], 'twig.woodiness' => ['woody', 1], 'twig.pith' => ['white-wide', 1]],
-        'leaf' => ['leaf.kind' => ['pinnate', 1], 'leaf.leaflet-count' => '5 7', 'leaf.stipules' => ['none', 2]],
+        'leaf' => ['leaf.kind' => ['pinnate', 1], 'leaf.leaflet-count' => '5 7', 'leaf.stipules' => ['none', 2], 'leaf.margin' => ['fine-teeth', 2]],
         'scent' => ['scent.crushed' => ['rank', 2]],
         'flower' => ['flower.head' => ['flat', 2], 'flower.anthers' => ['yellow', 2]],
     ];
@@ -130,11 +130,35 @@ final class ExamineTest extends BrowserTestCase
         $this->waitForText(WebDriverBy::cssSelector('[data-point="no-contradiction"]'), 'needle tip');
         self::assertNotSame('met', $this->see(WebDriverBy::cssSelector('[data-point="no-contradiction"]'))->getAttribute('data-status'));
         $this->press('Close');
+        sleep(16); // a further look is another act: sooner it would be the same one
         $this->scoreAll('leaf', ['leaf.needle-tip' => ['notched', 2]]);
         $this->open('leaf.needle-tip');
         self::assertCount(3, $this->browser->findElements(WebDriverBy::xpath('//*[@data-character="leaf.needle-tip"]//li[contains(., "Recorded:")]')), 'nothing is overwritten');
         $this->press('Nine points');
         self::assertSame('met', $this->see(WebDriverBy::cssSelector('[data-point="no-contradiction"]'))->getAttribute('data-status'));
+    }
+
+    public function testAnswersAsPeopleGiveThem(): void
+    {
+        $this->signIn('Jonas Brandauer');
+        $this->begin('M-01', 'black elder, flowers');
+        $this->station('leaf');
+        $this->open('leaf.margin');
+        $this->click(WebDriverBy::cssSelector('[data-character="leaf.margin"] [data-group="toothed"]'));
+        $this->record('leaf.margin', 'toothed somehow, cannot say which');
+        $this->open('leaf.outline');
+        foreach (['egg', 'lance'] as $state) {
+            $this->click(WebDriverBy::cssSelector('[data-character="leaf.outline"] [data-state-id="'.$state.'"]'));
+        }
+        $this->click(WebDriverBy::cssSelector('[data-character="leaf.outline"] [data-either]'));
+        $this->record('leaf.outline', ' or ');
+        $this->open('leaf.bundle');
+        $this->click(WebDriverBy::xpath('//*[@data-character="leaf.bundle"]//button[normalize-space(.)="Makes no sense here"]'));
+        $this->waitForText(WebDriverBy::cssSelector('[data-character="leaf.bundle"]'), 'makes no sense here');
+        $this->open('leaf.under');
+        $this->click(WebDriverBy::xpath('//*[@data-character="leaf.under"]//button[normalize-space(.)="Cannot be seen now"]'));
+        $this->waitForText(WebDriverBy::cssSelector('[data-character="leaf.under"]'), 'cannot be seen now');
+        self::assertSame([], $this->consoleErrors());
     }
 
     public function testByThumbOnASmallScreen(): void
@@ -153,6 +177,12 @@ final class ExamineTest extends BrowserTestCase
         $this->waitForText(WebDriverBy::cssSelector('[data-point="part-and-condition"]'), 'its condition is confirmed');
         $small = $this->browser->executeScript('return [...document.querySelectorAll("button, a[href]")].filter(e => e.checkVisibility() && e.getBoundingClientRect().height > 1 && e.getBoundingClientRect().height < 43.5).map(e => e.outerHTML.slice(0, 120))');
         self::assertSame([], $small, 'Targets are 44 px high.');
+    }
+
+    private function record(string $character, string $words): void
+    {
+        $this->click(WebDriverBy::xpath('//*[@data-character="'.$character.'"]//button[normalize-space(.)="Record"]'));
+        $this->waitForText(WebDriverBy::cssSelector('[data-character="'.$character.'"]'), $words);
     }
 
     private function begin(string $tag, string $part): void

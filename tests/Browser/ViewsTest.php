@@ -30,6 +30,7 @@ final class ViewsTest extends BrowserTestCase
             yield "Terms by $light" => ['/terms', 'Glossary', $light];
             yield "Species by $light" => ['/species', 'Central European hill country', $light];
             yield "A species by $light" => ['/species/taxus-baccata', 'What harms', $light];
+            yield "What they never show by $light" => ['/review/central-european-hills', 'Strike out any', $light];
         }
     }
 
@@ -78,6 +79,26 @@ final class ViewsTest extends BrowserTestCase
     {
         $this->click(WebDriverBy::cssSelector('main select'));
         $this->click(WebDriverBy::cssSelector('main select option[value="'.$name.'"]'));
+    }
+
+    public function testAnInstructorReadsTheSheetAndALearnerLooks(): void
+    {
+        $this->signIn('Ida Lenz');
+        $this->browser->get(Servers::app().'/review/central-european-hills');
+        $this->see(WebDriverBy::cssSelector('[data-review="taxus-baccata"]'));
+        self::assertEmpty($this->browser->findElements(WebDriverBy::xpath('//button[normalize-space(.)="I doubt it"]')));
+        $this->browser->manage()->deleteAllCookies();
+        $this->signIn('Marta Ellinger');
+        $this->browser->get(Servers::app().'/review/central-european-hills');
+        $line = '[data-review="taxus-baccata"] [data-line="strap"]';
+        $this->click(WebDriverBy::xpath('//*[@data-review="taxus-baccata"]//*[@data-line="strap"]//button[normalize-space(.)="I doubt it"]'));
+        $this->see(WebDriverBy::cssSelector($line.' input'))->sendKeys('something like it, on the browser’s tree');
+        $this->press('Record the doubt');
+        $this->waitForText(WebDriverBy::cssSelector($line), 'Doubted: it excludes nothing');
+        $this->browser->get(Servers::app().'/species/taxus-baccata');
+        $this->waitForText(WebDriverBy::cssSelector('[data-nevers]'), 'on the browser’s tree');
+        self::assertSame([], $this->axe());
+        self::assertSame([], $this->consoleErrors());
     }
 
     public function testAnAddressThatLeadsNowhereSaysSo(): void
