@@ -89,8 +89,9 @@ final readonly class Gate
     {
         $days = '+'.$dossier->claim->part->freshnessDays.' days';
         $ends = [$dossier->examination()->date->modify($days)];
-        foreach ($dossier->seconds as $second) {
-            $ends[] = $second->identification->examination->date->modify($days);
+        $confirmed = array_map(static fn (SecondLook $second): \DateTimeImmutable => $second->identification->examination->date->modify($days), (new People())->confirming($dossier));
+        if ([] !== $confirmed) {
+            $ends[] = max($confirmed); // any one of them is enough
         }
         if (null !== $dossier->terms->validUntil) {
             $ends[] = $dossier->terms->validUntil;

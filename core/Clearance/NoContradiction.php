@@ -68,8 +68,8 @@ final readonly class NoContradiction implements Point
                 }
             }
         }
-        foreach ($dossier->examination()->takenBack as $id => $finding) {
-            foreach ($finding->onlyTakenBack() as $reading) {
+        foreach ($dossier->examination()->findings + $dossier->examination()->takenBack as $id => $finding) {
+            foreach ($finding->unsettledTakenBack() as $reading) {
                 if (null !== $this->against($dossier, $finding, $reading) || $this->isUnusual($dossier, $finding, $reading)) {
                     $items[] = PointItem::ofCharacter($id, PointStatus::Open, 'taken-back', $taxon + ['values' => $reading->oneOf]);
                     break;

@@ -46,6 +46,18 @@ final readonly class People implements Point
         return $this->report(PointStatus::Open, $nearest[0] ?? 'second-needed', $nearest[1] ?? 'sign-and-ask');
     }
 
+    /**
+     * The looks of second persons the decision leans on: those that reached it, where one is needed.
+     *
+     * @return list<SecondLook>
+     */
+    public function confirming(Dossier $dossier): array
+    {
+        return $this->needsSecond($dossier)
+            ? array_values(array_filter($dossier->seconds, fn (SecondLook $second): bool => !$second->reconsidered && null === $this->lacking($dossier, $second)))
+            : [];
+    }
+
     /** Whether a deadly kind is listed as a look-alike, is still compatible, or is kept out by three required features or fewer. */
     public function needsSecond(Dossier $dossier): bool
     {

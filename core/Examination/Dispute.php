@@ -47,6 +47,24 @@ final readonly class Dispute
     }
 
     /**
+     * Whether what was taken back has been settled: it disagreed with what stands and was outvoted, or, where it may have been seen
+     * beside what stands, as many further looks have not found it.
+     *
+     * @param list<Observation> $looks of one character, at one height
+     */
+    public static function outvotesTakenBack(array $looks): bool
+    {
+        if (!self::areOfOneMind($looks)) {
+            return true; // outvoted; or still disagreeing, which is told as that
+        }
+        $standing = array_values(array_filter($looks, static fn (Observation $o): bool => !$o->look->takenBack));
+        $further = array_filter($standing, static fn (Observation $o): bool => $o->look->further && $o->canDecide());
+        $votes = self::votes($standing, $looks);
+
+        return [] !== $further && \count($looks) <= self::MOST_LOOKS && $votes >= self::VOTES_NEEDED && $votes > \count($looks) - \count($standing);
+    }
+
+    /**
      * What a look agrees with, less those that contradict one another: two scores do not agree because a third has both.
      *
      * @param list<Observation> $standing

@@ -62,10 +62,18 @@ final readonly class Finding
         return $this->disagrees ? [] : $this->deciding();
     }
 
-    /** @return list<Reading> what was scored and taken back, where no other look has been taken since */
-    public function onlyTakenBack(): array
+    /** @return list<Reading> what was scored and taken back, and no further look at that height of the tree has settled since */
+    public function unsettledTakenBack(): array
     {
-        return [] === $this->standing ? self::read($this->all) : [];
+        $unsettled = [];
+        foreach (Position::cases() as $position) {
+            $there = array_values(array_filter($this->all, static fn (Observation $o): bool => $o->position === $position));
+            if (!Dispute::outvotesTakenBack($there)) {
+                array_push($unsettled, ...array_filter($there, static fn (Observation $o): bool => $o->look->takenBack));
+            }
+        }
+
+        return self::read($unsettled);
     }
 
     /** Whether all that counts says that the character makes no sense on this tree. */
