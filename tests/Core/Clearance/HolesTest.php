@@ -47,27 +47,23 @@ final class HolesTest extends TestCase
     /** @return iterable<string, array{Point, callable(): Dossier, PointStatus, string}> */
     public static function cases(): iterable
     {
-        $elder = static fn (array $more): Dossier => Dossiers::elderFlower([...Starter::observations(Starter::ELDER), ...$more]);
-
         // samples without the accepted value
-        $pith = static fn (array $looks): Dossier => Dossiers::elderFlower([...Starter::observations(array_diff_key(Starter::ELDER, ['flower.head' => 1])), ...$looks]);
-        yield 'two heads in two looks of one are one head' => [new RequiredFeatures(), static fn () => $pith([Starter::observe('flower.head', 'flat'), Starter::observe('flower.head', 'flat')]), PointStatus::Open, 'feature'];
-        yield 'three heads in one look are three' => [new RequiredFeatures(), static fn () => $pith([Starter::observe('flower.head', 'flat', 3)]), PointStatus::Met, 'feature'];
+        yield 'two heads in two looks of one are one head' => [new RequiredFeatures(), static fn () => self::heads([Starter::observe('flower.head', 'flat'), Starter::observe('flower.head', 'flat')]), PointStatus::Open, 'feature'];
+        yield 'three heads in one look are three' => [new RequiredFeatures(), static fn () => self::heads([Starter::observe('flower.head', 'flat', 3)]), PointStatus::Met, 'feature'];
         // one of several
-        yield 'one of two, of which one is accepted, is not seen yet' => [new RequiredFeatures(), static fn () => $pith([self::either('flower.head', ['flat', 'dome'], 4)]), PointStatus::Open, 'feature'];
-        yield 'one of two, none of which is accepted, is otherwise' => [new RequiredFeatures(), static fn () => $pith([self::either('flower.head', ['hanging', 'dome'], 4)]), PointStatus::Broken, 'feature'];
+        yield 'one of two, of which one is accepted, is not seen yet' => [new RequiredFeatures(), static fn () => self::heads([self::either('flower.head', ['flat', 'dome'], 4)]), PointStatus::Open, 'feature'];
+        yield 'one of two, none of which is accepted, is otherwise' => [new RequiredFeatures(), static fn () => self::heads([self::either('flower.head', ['hanging', 'dome'], 4)]), PointStatus::Broken, 'feature'];
         yield 'a required character that makes no sense here is otherwise' => [new RequiredFeatures(), static fn () => Dossiers::elderFlower([...Starter::observations(array_diff_key(Starter::ELDER, ['leaf.leaflet-count' => 1])), Observation::notApplicable(Starter::flora()->character('leaf.leaflet-count'), Certainty::Sure)]), PointStatus::Broken, 'feature'];
 
         // outvoting and taking back
         $spines = static fn (Look $look): Observation => Observation::ofStates(Starter::flora()->character('twig.spines'), ['paired'], Certainty::Sure, 1, Whereabouts::Tree, null, false, $look);
-        yield 'a contradiction is not outvoted by taps' => [new NoContradiction(), static fn () => $elder([$spines(new Look()), Starter::observe('twig.spines', 'none'), Starter::observe('twig.spines', 'none')]), PointStatus::Broken, 'speaks against'];
-        yield 'nor taken back by saying so' => [new NoContradiction(), static fn () => $elder([$spines(new Look(takenBack: true))]), PointStatus::Open, 'taken back'];
-        yield 'but by looking again' => [new NoContradiction(), static fn () => $elder([$spines(new Look(takenBack: true)), Starter::observe('twig.spines', 'none'), Starter::further(Starter::observe('twig.spines', 'none'))]), PointStatus::Met, 'Nothing'];
+        yield 'a contradiction is not outvoted by taps' => [new NoContradiction(), static fn () => self::elder([$spines(new Look()), Starter::observe('twig.spines', 'none'), Starter::observe('twig.spines', 'none')]), PointStatus::Broken, 'speaks against'];
+        yield 'nor taken back by saying so' => [new NoContradiction(), static fn () => self::elder([$spines(new Look(takenBack: true))]), PointStatus::Open, 'taken back'];
+        yield 'but by looking again' => [new NoContradiction(), static fn () => self::elder([$spines(new Look(takenBack: true)), Starter::observe('twig.spines', 'none'), Starter::further(Starter::observe('twig.spines', 'none'))]), PointStatus::Met, 'Nothing'];
         $bark = static fn (string $state, Position $at, Look $look): Observation => Observation::ofStates(Starter::flora()->character('bark.surface'), [$state], Certainty::Sure, 1, Whereabouts::Tree, $at, false, $look);
-        yield 'what was taken back at one height is not settled by a look at another' => [new NoContradiction(), static fn () => $elder([$bark('peeling', Position::Low, new Look(takenBack: true)), $bark('corky', Position::Middle, new Look()), $bark('corky', Position::Middle, new Look(true))]), PointStatus::Open, 'taken back'];
-        $stipules = static fn (array $states, Look $look): Observation => Observation::ofStates(Starter::flora()->character('leaf.stipules'), $states, Certainty::Sure, 3, Whereabouts::Tree, null, false, $look);
-        yield 'a contradiction taken back together with what is right is not forgotten' => [new NoContradiction(), static fn () => $elder([$stipules(['none', 'thorns'], new Look(takenBack: true))]), PointStatus::Open, 'taken back'];
-        yield 'until it has been looked for again' => [new NoContradiction(), static fn () => $elder([$stipules(['none', 'thorns'], new Look(takenBack: true)), $stipules(['none'], new Look(true))]), PointStatus::Met, 'Nothing'];
+        yield 'what was taken back at one height is not settled by a look at another' => [new NoContradiction(), static fn () => self::elder([$bark('peeling', Position::Low, new Look(takenBack: true)), $bark('corky', Position::Middle, new Look()), $bark('corky', Position::Middle, new Look(true))]), PointStatus::Open, 'taken back'];
+        yield 'a contradiction taken back together with what is right is not forgotten' => [new NoContradiction(), static fn () => self::elder([self::stipules(['none', 'thorns'], new Look(takenBack: true))]), PointStatus::Open, 'taken back'];
+        yield 'until it has been looked for again' => [new NoContradiction(), static fn () => self::elder([self::stipules(['none', 'thorns'], new Look(takenBack: true)), self::stipules(['none'], new Look(true))]), PointStatus::Met, 'Nothing'];
         // what makes no sense on it
         yield 'a described character said to make no sense is unusual' => [new NoContradiction(), static fn () => Dossiers::elderFlower([...Starter::observations(array_diff_key(Starter::ELDER, ['leaf.leaflet-count' => 1])), Observation::notApplicable(Starter::flora()->character('leaf.leaflet-count'), Certainty::Sure)]), PointStatus::Met, 'not described'];
 
@@ -92,18 +88,17 @@ final class HolesTest extends TestCase
         // the second person
         $fir = Starter::observations(Starter::FIR);
         $second = static fn (SecondLook ...$looks): Dossier => self::with(Dossiers::firShoot(), array_values($looks));
-        $look = static fn (array $scores, string $person = 'two', bool $blind = true, bool $reconsidered = false, string $date = '2027-05-20'): SecondLook => new SecondLook(self::identify($scores, $date), $blind, $person, $reconsidered);
         $other = Starter::byOtherEyes($fir);
-        yield 'a second who saw it too' => [new People(), static fn () => $second($look($other)), PointStatus::Met, 'blind'];
-        yield 'the first scores over again are no second look' => [new People(), static fn () => $second($look($fir)), PointStatus::Open, 'over again'];
-        yield 'the same person twice is one person' => [new People(), static fn () => $second($look($other, 'one')), PointStatus::Open, 'same person'];
-        yield 'a second look as old as the first may not be' => [new People(), static fn () => $second($look($other, date: '2027-04-01')), PointStatus::Open, 'too old'];
-        yield 'one dissents and another agrees: the dissent is heard' => [new People(), static fn () => $second($look($other), $look(Starter::observations(Starter::YEW), 'three')), PointStatus::Broken, 'another conclusion'];
-        yield 'whichever came first' => [new People(), static fn () => $second($look(Starter::observations(Starter::YEW), 'three'), $look($other)), PointStatus::Broken, 'another conclusion'];
-        yield 'until it is reconsidered on record' => [new People(), static fn () => $second($look(Starter::observations(Starter::YEW), 'three', reconsidered: true), $look($other)), PointStatus::Met, 'blind'];
-        yield 'what was reconsidered does not agree either' => [new People(), static fn () => $second($look($other, reconsidered: true)), PointStatus::Open, 'second examiner'];
-        yield 'a second who leaves a danger open' => [new People(), static fn () => $second($look([...\array_slice($other, 0, -1), Starter::observe('scent.crushed', 'resin', 3, Certainty::Sure), Starter::observe('leaf.bands', 'pale-green', 1, Certainty::Unsure)])), PointStatus::Broken, 'another conclusion'];
-        yield 'a dissent is heard where none was asked for' => [new People(), static fn () => self::with(Dossiers::elderFlower(), [$look(Starter::observations(['twig.woodiness' => ['herbaceous', 3], 'leaf.stipules' => ['leafy', 4], 'leaf.kind' => ['pinnate', 3], 'flower.anthers' => ['purple', 3]]), date: '2027-06-14')]), PointStatus::Broken, 'another conclusion'];
+        yield 'a second who saw it too' => [new People(), static fn () => $second(self::second($other)), PointStatus::Met, 'blind'];
+        yield 'the first scores over again are no second look' => [new People(), static fn () => $second(self::second($fir)), PointStatus::Open, 'over again'];
+        yield 'the same person twice is one person' => [new People(), static fn () => $second(self::second($other, 'one')), PointStatus::Open, 'same person'];
+        yield 'a second look as old as the first may not be' => [new People(), static fn () => $second(self::second($other, date: '2027-04-01')), PointStatus::Open, 'too old'];
+        yield 'one dissents and another agrees: the dissent is heard' => [new People(), static fn () => $second(self::second($other), self::second(Starter::observations(Starter::YEW), 'three')), PointStatus::Broken, 'another conclusion'];
+        yield 'whichever came first' => [new People(), static fn () => $second(self::second(Starter::observations(Starter::YEW), 'three'), self::second($other)), PointStatus::Broken, 'another conclusion'];
+        yield 'until it is reconsidered on record' => [new People(), static fn () => $second(self::second(Starter::observations(Starter::YEW), 'three', reconsidered: true), self::second($other)), PointStatus::Met, 'blind'];
+        yield 'what was reconsidered does not agree either' => [new People(), static fn () => $second(self::second($other, reconsidered: true)), PointStatus::Open, 'second examiner'];
+        yield 'a second who leaves a danger open' => [new People(), static fn () => $second(self::second([...\array_slice($other, 0, -1), Starter::observe('scent.crushed', 'resin', 3, Certainty::Sure), Starter::observe('leaf.bands', 'pale-green', 1, Certainty::Unsure)])), PointStatus::Broken, 'another conclusion'];
+        yield 'a dissent is heard where none was asked for' => [new People(), static fn () => self::with(Dossiers::elderFlower(), [self::second(Starter::observations(['twig.woodiness' => ['herbaceous', 3], 'leaf.stipules' => ['leafy', 4], 'leaf.kind' => ['pinnate', 3], 'flower.anthers' => ['purple', 3]]), date: '2027-06-14')]), PointStatus::Broken, 'another conclusion'];
     }
 
     /** @param callable(): Dossier $dossier */
@@ -163,7 +158,7 @@ final class HolesTest extends TestCase
 
             return Starter::changed(['taxa/taxus-baccata/never' => array_map(static fn (mixed $line): array => ['reviews' => array_map(static fn (string $verdict, int $n): array => [
                 'who' => 'A Reader', 'on' => '2027-01-0'.($n + 1), 'verdict' => $verdict, 'note' => 'seen otherwise',
-            ], $verdicts, array_keys($verdicts))] + (array) $line, $lines)]);
+            ], array_values($verdicts), range(0, \count($verdicts) - 1))] + (array) $line, $lines)]);
         };
         $point = static fn (Flora $flora): PointStatus => (new LookAlikesExcluded())->judge(self::elderIn($flora))->status;
         self::assertSame(PointStatus::Open, $point($doubted('doubted')));
@@ -209,6 +204,30 @@ final class HolesTest extends TestCase
     {
         self::assertSame(1, Freshness::days(new \DateTimeImmutable('2027-03-27 23:59'), new \DateTimeImmutable('2027-03-28 00:01')));
         self::assertSame(-1, Freshness::days(new \DateTimeImmutable('2027-03-28 00:01'), new \DateTimeImmutable('2027-03-27 23:59')));
+    }
+
+    /** @param list<Observation> $more beside all that is required */
+    private static function elder(array $more): Dossier
+    {
+        return Dossiers::elderFlower([...Starter::observations(Starter::ELDER), ...$more]);
+    }
+
+    /** @param list<Observation> $looks instead of the one at the flower heads */
+    private static function heads(array $looks): Dossier
+    {
+        return Dossiers::elderFlower([...Starter::observations(array_diff_key(Starter::ELDER, ['flower.head' => 1])), ...$looks]);
+    }
+
+    /** @param non-empty-list<string> $states */
+    private static function stipules(array $states, Look $look): Observation
+    {
+        return Observation::ofStates(Starter::flora()->character('leaf.stipules'), $states, Certainty::Sure, 3, Whereabouts::Tree, null, false, $look);
+    }
+
+    /** @param list<Observation> $scores */
+    private static function second(array $scores, string $person = 'two', bool $blind = true, bool $reconsidered = false, string $date = '2027-05-20'): SecondLook
+    {
+        return new SecondLook(self::identify($scores, $date), $blind, $person, $reconsidered);
     }
 
     /** @param non-empty-list<string> $states */

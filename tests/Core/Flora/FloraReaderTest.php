@@ -7,6 +7,8 @@ namespace App\Tests\Core\Flora;
 use App\Exchange\FloraFiles;
 use App\Exchange\FloraRefused;
 use App\Exchange\FloraSchema;
+use App\Tests\Support\Starter;
+use Hylognosis\Document\DocumentError;
 use Hylognosis\Flora\FloraDocument;
 use Hylognosis\Flora\FloraReader;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -122,6 +124,63 @@ final class FloraReaderTest extends TestCase
         $this->expectException(FloraRefused::class);
         $this->expectExceptionMessageMatches('/^'.preg_quote($message, '/').'/');
         (new FloraFiles())->load($this->copy);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function files(): iterable
+    {
+        yield 'a kind' => ['taxa/taxus-baccata.yaml'];
+        yield 'the flora itself' => ['flora.yaml'];
+        yield 'the characters' => ['characters.yaml'];
+    }
+
+    /** Half a yew must never be a harmless yew. */
+    #[DataProvider('files')]
+    public function testAFileCutOffAtAnyLineIsRefused(string $file): void
+    {
+        $lines = file($this->copy.'/'.$file) ?: [];
+        for ($kept = 1; $kept < \count($lines); $kept += max(1, intdiv(\count($lines), 60))) {
+            file_put_contents($this->copy.'/'.$file, implode('', \array_slice($lines, 0, $kept)));
+            try {
+                (new FloraFiles())->load($this->copy);
+                self::fail("Taken with the first $kept lines.");
+            } catch (FloraRefused $refused) {
+                self::assertStringContainsString(basename($file), $refused->getMessage());
+            }
+        }
+        file_put_contents($this->copy.'/'.$file, implode('', $lines));
+        self::assertNotEmpty((new FloraFiles())->load($this->copy)[0]->dangerous());
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function unsafe(): iterable
+    {
+        $flower = 'taxa/sambucus-nigra/parts/flower/';
+        $likened = static fn (string $taxon, string $severity, string ...$decisive): array => [['taxon' => $taxon, 'severity' => $severity, 'note' => 'Looks like it.', 'decisive' => $decisive]];
+        yield 'a look-alike rated below its own hazards' => [[$flower.'look_alikes' => $likened('taxus-baccata', 'serious')], 'by its own hazards it is deadly'];
+        yield 'bark that decides alone' => [[$flower.'look_alikes' => $likened('taxus-baccata', 'deadly', 'bark.surface')], 'it cannot decide alone'];
+        yield 'a list of bark and outline' => [[$flower.'required' => [['character' => 'bark.surface', 'states' => ['corky'], 'samples' => 1], ['character' => 'outline.stems', 'states' => ['several'], 'samples' => 1]]], 'more telling than bark'];
+        yield 'a list of one organ' => [[$flower.'required' => [['character' => 'leaf.kind', 'states' => ['pinnate'], 'samples' => 1], ['character' => 'leaf.margin', 'states' => ['fine-teeth'], 'samples' => 1]]], 'two organs at least'];
+        yield 'a part nobody looks at' => [[$flower.'ripe' => null], 'needs a question about the part itself'];
+        yield 'a list of nothing' => [[$flower.'required' => []], 'needs its required features'];
+        yield 'a group it does not belong to' => [['groups' => [['id' => 'firs', 'name' => 'firs', 'members' => ['abies-alba', 'picea-abies']]], $flower.'group' => 'firs'], 'does not hold sambucus-nigra itself'];
+        yield 'a dangerous kind off the roster' => [['dangerous/taxus-baccata' => null], 'does not name taxus-baccata, which is deadly'];
+        yield 'a dangerous kind made milder' => [['taxa/taxus-baccata/hazards' => []], 'by its own hazards it is harmless'];
+        yield 'hazards left out' => [['taxa/taxus-baccata/hazards' => null], 'hazards: is missing'];
+        yield 'parts left out' => [['taxa/taxus-baccata/parts' => null], 'parts: is missing'];
+        yield 'nevers left out' => [['taxa/taxus-baccata/never' => null], 'never: is missing'];
+        yield 'a never in passing' => [['taxa/taxus-baccata/description/leaf.kind' => ['needle' => 'always', 'simple' => 'never']], 'stated under "never"'];
+        yield 'a never that is described' => [['taxa/taxus-baccata/description/leaf.kind' => ['needle' => 'often', 'simple' => 'rarely']], 'is stated never, and'];
+        yield 'the format in which silence excluded' => [['format' => 'hylognosis-flora/1'], 'Migrate the document with'];
+    }
+
+    /** @param array<string, mixed> $changes */
+    #[DataProvider('unsafe')]
+    public function testRefusesWhatWouldLetADangerThrough(array $changes, string $message): void
+    {
+        $this->expectException(DocumentError::class);
+        $this->expectExceptionMessageMatches('/'.preg_quote($message, '/').'/');
+        Starter::changed($changes);
     }
 
     public function testRefusesAnUnknownFormat(): void

@@ -37,6 +37,24 @@ final class FloraAuditTest extends TestCase
         self::assertMatchesRegularExpression('/abies-alba, young-shoot stays shut: .*abies-mala/', implode("\n", $remarks));
     }
 
+    public function testOneOrganDoesNotPartADangerFromTheWantedTree(): void
+    {
+        $parts = static function (string ...$characters): bool {
+            $lines = Starter::taxonDocuments()['taxus-baccata']['never'] ?? [];
+            \assert(\is_array($lines));
+            $flora = Starter::changed(['taxa/taxus-baccata/never' => array_values(array_filter($lines, static fn (mixed $line): bool => \is_array($line) && \in_array($line['character'], $characters, true)))]);
+            foreach ((new FloraAudit($flora))->pairs() as $pair) {
+                if (['sambucus-nigra', 'flower', 'taxus-baccata'] === [$pair->taxon, $pair->part, $pair->danger]) {
+                    return $pair->excludes;
+                }
+            }
+            throw new \LogicException('The pair is not audited.');
+        };
+        self::assertFalse($parts('leaf.kind'));
+        self::assertFalse($parts('leaf.kind', 'leaf.stipules'), 'two characters of one organ');
+        self::assertTrue($parts('leaf.kind', 'twig.pith'));
+    }
+
     public function testSaysHowManyRightTreesAListRefusesAndByWhichFeature(): void
     {
         $flora = Starter::changed(['taxa/cornus-mas/description/twig.pith' => ['narrow' => 'usually', 'white-wide' => 'sometimes']]);
