@@ -80,7 +80,7 @@ $suites = 'tests/Core/Clearance tests/Core/Examination tests/Core/Identification
 function notices(string $copy, string $suites): bool
 {
     foreach (explode(' ', $suites) as $suite) {
-        exec('cd '.escapeshellarg($copy).' && php vendor/bin/phpunit --no-progress --stop-on-defect '.$suite.' 2>&1', $said, $code);
+        exec('cd '.escapeshellarg($copy).' && php vendor/bin/phpunit --no-configuration --bootstrap vendor/autoload.php --no-progress --stop-on-defect '.$suite.' 2>&1', $said, $code);
         if (0 !== $code) {
             return true;
         }

@@ -62,6 +62,10 @@ final class NinePointsTest extends TestCase
         yield '4 is open where another leads' => [new Strength(), static fn () => Dossiers::firShoot(Starter::observations(Starter::YEW)), PointStatus::Open, 'Yew explains'];
         yield '4 is open on a thin lead' => [new Strength(), static fn () => Dossiers::elderFlower(Starter::observations(['leaf.kind' => ['pinnate', 3], 'leaf.stipules' => ['none', 3]])), PointStatus::Open, 'is needed'];
 
+        yield '4 is open where what leads hardly explains what was seen' => [new Strength(), static fn () => Dossiers::elderFlower($elder(['bark.surface' => ['peeling', 1], 'flower.colour' => ['yellow', 2], 'bud.surface' => ['furry', 2]])), PointStatus::Open, 'explains what was seen badly'];
+        yield '4 is open on a lead of nine tenths' => [new Strength(), static fn () => Dossiers::elderFlower($elder(['bark.surface' => ['peeling', 1], 'flower.colour' => ['yellow', 2]])), PointStatus::Open, 'is needed'];
+        yield '4 is open while one in thirty is something the flora does not hold' => [new Strength(), static fn () => Dossiers::elderFlower($elder(['bark.surface' => ['peeling', 1], 'twig.pith' => null])), PointStatus::Open, 'does not hold'];
+
         yield '5 is met by three organs' => [new Breadth(), static fn () => Dossiers::elderFlower(), PointStatus::Met, 'twig'];
         yield '5 does not count the ground under it' => [new Breadth(), static fn () => Dossiers::elderFlower(Starter::observations(['leaf.kind' => ['pinnate', 3], 'twig.pith' => ['white-wide', 1], 'site.place' => ['edge', 1], 'flower.head' => ['flat', 3, Certainty::Sure, Whereabouts::Ground]])), PointStatus::Open, 'Scored on the tree: leaf, twig.'];
 

@@ -41,6 +41,15 @@ final class DangerTest extends TestCase
         self::assertTrue(self::yew(['leaf.kind' => ['pinnate', 3]], ['leaf.kind'])->isExcluded());
     }
 
+    public function testBarkAndOutlineAloneNeverExclude(): void
+    {
+        self::assertFalse(Danger::suffice([Organ::Bark, Organ::Outline, Organ::Site]));
+        self::assertFalse(Danger::suffice([Organ::Leaf]));
+        self::assertTrue(Danger::suffice([Organ::Bark, Organ::Leaf]));
+        self::assertSame(0.5, self::yew(['bark.blisters' => ['blisters', 1]])->stepBy(Organ::Outline), 'two that mislead are no two');
+        self::assertSame(1.0, self::yew(['bark.blisters' => ['blisters', 1]])->stepBy(Organ::Twig));
+    }
+
     public function testKnowsHowFarALookWouldBringIt(): void
     {
         $danger = self::yew(['leaf.kind' => ['pinnate', 3]]);
