@@ -7,6 +7,7 @@ namespace App\Tests\Core\Clearance;
 use App\Tests\Reference\Floras;
 use App\Tests\Support\Dossiers;
 use App\Tests\Support\Starter;
+use Hylognosis\Clearance\Breadth;
 use Hylognosis\Clearance\Claim;
 use Hylognosis\Clearance\ConditionAnswer;
 use Hylognosis\Clearance\Dossier;
@@ -93,6 +94,8 @@ final class HolesTest extends TestCase
         yield 'the first scores over again are no second look' => [new People(), static fn () => $second(self::second($fir)), PointStatus::Open, 'over again'];
         yield 'the same person twice is one person' => [new People(), static fn () => $second(self::second($other, 'one')), PointStatus::Open, 'same person'];
         yield 'a second look as old as the first may not be' => [new People(), static fn () => $second(self::second($other, date: '2027-04-01')), PointStatus::Open, 'too old'];
+        yield 'a second at odds with himself' => [new People(), static fn () => $second(self::second([...$other, Starter::observe('bark.surface', 'corky'), Starter::observe('bark.surface', 'smooth')])), PointStatus::Open, 'disagree'];
+        yield 'a second who has not finished' => [new People(), static fn () => $second(self::second(\array_slice($other, 0, 2))), PointStatus::Open, 'not reached'];
         yield 'one dissents and another agrees: the dissent is heard' => [new People(), static fn () => $second(self::second($other), self::second(Starter::observations(Starter::YEW), 'three')), PointStatus::Broken, 'another conclusion'];
         yield 'whichever came first' => [new People(), static fn () => $second(self::second(Starter::observations(Starter::YEW), 'three'), self::second($other)), PointStatus::Broken, 'another conclusion'];
         yield 'until it is reconsidered on record' => [new People(), static fn () => $second(self::second(Starter::observations(Starter::YEW), 'three', reconsidered: true), self::second($other)), PointStatus::Met, 'blind'];
@@ -148,6 +151,14 @@ final class HolesTest extends TestCase
         }
         self::assertSame(['out-of-season', 'out-of-season', 'feature-met'], [$codes['flower.head'], $codes['leaf.kind'], $codes['twig.pith']]);
         self::assertSame(PointStatus::Open, (new LookAlikesExcluded())->judge($winter)->status, 'nor does it exclude anything');
+        $leafy = Dossiers::elderFlower(Starter::observations(['leaf.kind' => ['pinnate', 3], 'flower.head' => ['flat', 3], 'twig.pith' => ['white-wide', 1]]), date: '2027-01-20');
+        self::assertSame(['twig'], (new Breadth())->judge($leafy)->because->with['organs'], 'nor count as an organ');
+    }
+
+    public function testWhatTheLawOfTheRegionProtectsIsNotTaken(): void
+    {
+        self::assertSame(PointStatus::Met, (new PlaceAllows())->judge(self::elderIn(Starter::flora()))->status);
+        self::assertSame(PointStatus::Broken, (new PlaceAllows())->judge(self::elderIn(Starter::changed(['taxa/sambucus-nigra/status/protected' => true])))->status);
     }
 
     public function testALineSomebodyDoubtsExcludesNothing(): void

@@ -9,6 +9,8 @@ use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Measure\Length;
 use Hylognosis\Measure\Place;
 use Hylognosis\Measure\Window;
+use Hylognosis\Flora\Phenophase;
+use Hylognosis\Season\HopkinsShift;
 use Hylognosis\Season\Phenology;
 use PHPUnit\Framework\TestCase;
 
@@ -53,6 +55,29 @@ final class SeasonTest extends TestCase
         self::assertNull(Phenology::at($flora, Place::of(47.1, 15.4, Length::ofMetres(1200)))->window($flora->taxon('castanea-sativa')->part('nut')), 'higher up it does not ripen before the cold');
         $low = Phenology::at($flora, Place::of(47.1, 15.4, Length::ofMetres(400 - 121.92 * 2)));
         self::assertSame('17 September to 28 October', $low->window($flora->taxon('castanea-sativa')->part('nut'))?->words(), 'eight days earlier, at both ends');
+    }
+
+    public function testEachPhenophaseMovesItsOwnWay(): void
+    {
+        $up = HopkinsShift::between(Place::of(47, 15, Length::ofMetres(0)), Place::of(47, 15, Length::ofMetres(121.92 * 5))); // twenty days
+        $window = Window::of(DayOfYear::parse('05-01'), DayOfYear::parse('09-30'));
+        foreach ([
+            [Phenophase::Leafing, '21 May to 20 October'], [Phenophase::Flowering, '21 May to 20 October'], [Phenophase::InLeaf, '21 May to 10 September'],
+            [Phenophase::Fruiting, '21 May to 10 September'], [Phenophase::Leafless, '11 April to 20 October'], [null, '1 May to 30 September'],
+        ] as [$phase, $words]) {
+            self::assertSame($words, $up->apply($window, $phase)?->words());
+        }
+    }
+
+    public function testTheRuleHoldsOnOneHalfOfTheEarthAndNotTooFarAway(): void
+    {
+        $from = Place::of(47, 15, Length::ofMetres(400));
+        $holds = static fn (float $north, float $metres): bool => HopkinsShift::between($from, Place::of($north, 15, Length::ofMetres($metres)))->holds();
+        self::assertTrue($holds(47, 400));
+        self::assertTrue($holds(57, 400));
+        self::assertFalse($holds(57.5, 400), 'forty-two days');
+        self::assertFalse($holds(-47, 400), 'as far from the equator, on the other side');
+        self::assertFalse($holds(47, 2000));
     }
 
     public function testEvergreensShowTheirNeedlesAllYear(): void
