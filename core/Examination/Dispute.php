@@ -6,8 +6,8 @@ namespace Hylognosis\Examination;
 
 /**
  * Scores of one character at one height of the tree that cannot all be right, and how that is settled: by a further look,
- * recorded as such, another act at another time, sure and on the tree. What it agrees with stands once it has two looks or
- * more and outnumbers everything else; a score that was taken back counts among everything else. After five looks the same
+ * recorded as such, another act at another time, sure and on the tree. What it agrees with stands once its
+ * looks outnumber everything else; a score that was taken back counts among everything else. After five looks the same
  * eye settles nothing any more: the safety case reckons with five.
  */
 final readonly class Dispute
@@ -16,7 +16,6 @@ final readonly class Dispute
     public const MOST_LOOKS = 5;
     /** Sooner after another score than this, a further look is the same act. */
     private const SECONDS_APART = 15;
-    private const VOTES_NEEDED = 2;
 
     /**
      * @param list<Observation> $looks of one character, at one height, taken back ones among them
@@ -38,7 +37,7 @@ final readonly class Dispute
             }
             $side = self::side($last, $standing);
             $votes = self::votes($side, $looks);
-            if ($votes >= self::VOTES_NEEDED && $votes > \count($looks) - \count($side)) {
+            if ($votes > \count($looks) - \count($side)) { // so at least two: a dispute has another side
                 return $side;
             }
         }
@@ -61,7 +60,7 @@ final readonly class Dispute
         $further = array_filter($standing, static fn (Observation $o): bool => $o->look->further && $o->canDecide());
         $votes = self::votes($standing, $looks);
 
-        return [] !== $further && \count($looks) <= self::MOST_LOOKS && $votes >= self::VOTES_NEEDED && $votes > \count($looks) - \count($standing);
+        return [] !== $further && \count($looks) <= self::MOST_LOOKS && $votes > \count($looks) - \count($standing);
     }
 
     /**

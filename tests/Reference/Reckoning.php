@@ -478,7 +478,10 @@ final readonly class Reckoning
 
     private static function dayOf(string $date): int
     {
-        return (int) (new \DateTimeImmutable($date))->format('z') + 1;
+        $day = new \DateTimeImmutable($date);
+        $number = (int) $day->format('z') + 1;
+
+        return $number - (int) ('1' === $day->format('L') && $number > 60); // the twenty-ninth of February counts as the first of March
     }
 
     private static function age(string $from, string $to): int

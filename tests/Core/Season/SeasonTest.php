@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Tests\Core\Season;
 
 use App\Tests\Support\Starter;
+use Hylognosis\Flora\Phenophase;
 use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Measure\Length;
 use Hylognosis\Measure\Place;
 use Hylognosis\Measure\Window;
-use Hylognosis\Flora\Phenophase;
 use Hylognosis\Season\HopkinsShift;
 use Hylognosis\Season\Phenology;
 use PHPUnit\Framework\TestCase;
