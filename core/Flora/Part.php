@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Flora;
 
+use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Measure\Window;
 
 /** What can be taken of a taxon, when, in what state, after which features, and what to do with it. */
@@ -50,6 +51,20 @@ final readonly class Part
     public function examinedIn(): ?Window
     {
         return $this->identified ?? $this->window;
+    }
+
+    /** @return array<int, non-empty-list<DayOfYear>> month, 1 to 12 → the days of it, at the reference place, on which its tree is examined */
+    public function daysByMonth(): array
+    {
+        $days = [];
+        $window = $this->examinedIn();
+        for ($d = 0; null !== $window && $d < $window->days(); ++$d) {
+            $day = $window->from->plus($d);
+            $days[$day->month()][] = $day;
+        }
+        ksort($days);
+
+        return $days;
     }
 
     /** What it requires of a character; none where it does not ask for it. */

@@ -54,7 +54,7 @@ final class Aimed implements Valuation
 
         return match (true) {
             \in_array($id, $this->aim->against, true) => new Why(new Reason('speaks-against', $about), $parted),
-            [] !== $parted => new Why(new Reason($required ? 'required-and-parts' : 'parts', $about), $parted),
+            [] !== $parted => new Why(new Reason($required ? 'required-and-tells-apart' : 'tells-apart', $about), $parted),
             $required => new Why(new Reason('required', $about), []),
             default => $this->curious->why($character),
         };

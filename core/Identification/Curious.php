@@ -31,7 +31,7 @@ final readonly class Curious implements Valuation
     {
         $pair = $this->pair($character);
 
-        return new Why(2 === \count($pair) ? new Reason('parts-two', ['taxa' => $pair]) : new Reason('narrows-down'), $pair);
+        return new Why(2 === \count($pair) ? new Reason('tells-two-apart', ['taxa' => $pair]) : new Reason('narrows-down'), $pair);
     }
 
     private function bits(CompiledCharacter $character): float

@@ -55,7 +55,7 @@ final readonly class NextLook
         $suggestions = [];
         foreach (\array_slice($ranked, 0, $most, true) as $id => [$order, $worth]) {
             $why = $valuation->why($compiled->characters[$id]);
-            $suggestions[] = new Suggestion($compiled->characters[$id]->character, $order, $worth->bits, $worth->closes, null !== $aim?->requires($id), $why->parts, $why->because);
+            $suggestions[] = new Suggestion($compiled->characters[$id]->character, $order, $worth->bits, $worth->closes, null !== $aim?->requires($id), $why->apart, $why->because);
         }
 
         return $suggestions;

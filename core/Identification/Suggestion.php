@@ -15,7 +15,7 @@ final readonly class Suggestion
      * @param float        $bits     expected fall in entropy over the taxa
      * @param float        $closes   expected number of open points of the clearance it closes
      * @param bool         $required the part aimed at requires it
-     * @param list<string> $parts    taxa it would help to part
+     * @param list<string> $apart    taxa it would help to tell apart
      */
     public function __construct(
         public Character $character,
@@ -23,7 +23,7 @@ final readonly class Suggestion
         public float $bits,
         public float $closes,
         public bool $required,
-        public array $parts,
+        public array $apart,
         public Reason $because,
     ) {
     }

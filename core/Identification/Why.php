@@ -9,8 +9,8 @@ use Hylognosis\Reason\Reason;
 /** Why a look is worth taking. */
 final readonly class Why
 {
-    /** @param list<string> $parts taxa it would help to part */
-    public function __construct(public Reason $because, public array $parts)
+    /** @param list<string> $apart taxa it would help to tell apart */
+    public function __construct(public Reason $because, public array $apart)
     {
     }
 }

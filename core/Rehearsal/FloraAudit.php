@@ -82,17 +82,15 @@ final readonly class FloraAudit
     /** @return list<int> months, 1 to 12, in which its tree is examined for the part and all its required features can be seen on some day */
     public function months(Taxon $taxon, Part $part): array
     {
-        $months = [];
-        $window = $part->examinedIn();
-        for ($d = 0; null !== $window && $d < $window->days(); ++$d) {
-            $day = $window->from->plus($d);
-            if (!isset($months[$day->month()]) && $this->allShow($taxon, $part, $day)) {
-                $months[$day->month()] = $day->month();
+        return array_keys(array_filter($part->daysByMonth(), function (array $days) use ($taxon, $part): bool {
+            foreach ($days as $day) {
+                if ($this->allShow($taxon, $part, $day)) {
+                    return true;
+                }
             }
-        }
-        sort($months);
 
-        return $months;
+            return false;
+        }));
     }
 
     private function allShow(Taxon $taxon, Part $part, DayOfYear $day): bool

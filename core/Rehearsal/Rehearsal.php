@@ -67,19 +67,14 @@ final class Rehearsal
     /** @return array<int, DayOfYear> month → the day of it nearest its middle on which the tree is examined for the part */
     public static function months(Part $part): array
     {
-        $days = [];
-        $window = $part->examinedIn();
-        for ($d = 0; null !== $window && $d < $window->days(); ++$d) {
-            $day = $window->from->plus($d);
-            $best = $days[$day->month()] ?? null;
-            $middle = DayOfYear::parse(\sprintf('%02d-15', $day->month()))->number;
-            if (null === $best || abs($day->number - $middle) < abs($best->number - $middle)) {
-                $days[$day->month()] = $day;
-            }
+        $nearest = [];
+        foreach ($part->daysByMonth() as $month => $days) {
+            $middle = DayOfYear::parse(\sprintf('%02d-15', $month))->number;
+            usort($days, static fn (DayOfYear $a, DayOfYear $b): int => abs($a->number - $middle) <=> abs($b->number - $middle));
+            $nearest[$month] = $days[0];
         }
-        ksort($days);
 
-        return $days;
+        return $nearest;
     }
 
     /** How often right trees are cleared in a month in which the part has its window. */

@@ -223,15 +223,15 @@ final readonly class English implements Wording
 
     private function ofTheNextLook(Told $t): ?string
     {
-        if ($this->covered && \in_array($t->code, ['speaks-against', 'parts', 'required-and-parts', 'required', 'parts-two', 'narrows-down'], true)) {
+        if ($this->covered && \in_array($t->code, ['speaks-against', 'tells-apart', 'required-and-tells-apart', 'required', 'tells-two-apart', 'narrows-down'], true)) {
             return 'Worth a look.';
         }
 
         return match ($t->code) {
             'speaks-against' => 'What was seen speaks against '.$this->taxon($t).'. Look at it once more.',
-            'required-and-parts', 'parts' => ('parts' === $t->code ? 'Parts ' : 'Required, and parts ').$this->taxon($t).' from '.$this->several($t).'.',
+            'required-and-tells-apart', 'tells-apart' => ('tells-apart' === $t->code ? 'Parts ' : 'Required, and parts ').$this->taxon($t).' from '.$this->several($t).'.',
             'required' => 'Required before anything is taken from '.$this->taxon($t).'.',
-            'parts-two' => 'Parts '.$this->name($t->texts('taxa')[0] ?? '').' from '.$this->name($t->texts('taxa')[1] ?? '').'.',
+            'tells-two-apart' => 'Parts '.$this->name($t->texts('taxa')[0] ?? '').' from '.$this->name($t->texts('taxa')[1] ?? '').'.',
             'narrows-down' => 'Narrows down what it can be.',
             default => null,
         };

@@ -26,7 +26,7 @@ export default function Examine() {
     );
   if (flora.isError) return <Trouble error={flora.error} retry={() => void flora.refetch()} />;
   if (examination.isPending || flora.isPending) return <Loading what="the examination" />;
-  return <Desk key={id} examination={examination.data} flora={flora.data} />;
+  return <Workbench key={id} examination={examination.data} flora={flora.data} />;
 }
 
 type Dialogs = "claim" | "points" | "sign" | "harvest" | "keys" | "settings" | "reconsider";
@@ -39,7 +39,7 @@ const PANES: { value: Pane; label: string }[] = [
 ];
 const STAGES = ["sapling", "young", "mature", "old"].map((value) => ({ value: value as Schemas["LifeStage"], label: value }));
 
-function Desk({ examination: e, flora }: { examination: Examination; flora: Flora }) {
+function Workbench({ examination: e, flora }: { examination: Examination; flora: Flora }) {
   const act = useExamination(e.id);
   const units = useSession().data?.user?.units ?? "metric";
   const claimed = useQuery({ ...taxonQuery(e.claimTaxon ?? "", e.flora), enabled: Boolean(e.claimTaxon) }).data;
