@@ -10,6 +10,7 @@ use Hylognosis\Clearance\ConditionAnswer;
 use Hylognosis\Clearance\Dossier;
 use Hylognosis\Clearance\Gate;
 use Hylognosis\Clearance\PlaceTerms;
+use Hylognosis\Clearance\PointItem;
 use Hylognosis\Clearance\Quota;
 use Hylognosis\Clearance\SecondLook;
 use Hylognosis\Examination\Certainty;
@@ -30,7 +31,9 @@ use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Identifier;
 use Hylognosis\Measure\Length;
 use Hylognosis\Measure\Place;
+use Hylognosis\Reason\Reason;
 use Hylognosis\Season\Phenology;
+use Hylognosis\Wording\English;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -106,6 +109,9 @@ final class Hostile
         ));
         $this->cleared += (int) $clearance->isCleared();
 
+        if (0 === $n % 10) {
+            $this->mustBeWorded($n, $clearance);
+        }
         $reckoning = new Reckoning($this->flora, $taxon->id, $part->id, $scores, $date);
         $expect = function (string $point, bool $met) use ($clearance, $n, $taxon, $part): void {
             if ($this->isMet($clearance, $point) !== $met) {
@@ -151,6 +157,20 @@ final class Hostile
         ] as $what => $holds) {
             if (!$holds) {
                 $this->faults[] = "examination $n, {$taxon->id} {$part->id}: cleared against $what";
+            }
+        }
+    }
+
+    /** Every reason has its sentence, and nothing in it is left blank. */
+    private function mustBeWorded(int $n, Clearance $clearance): void
+    {
+        $wording = new English($this->flora);
+        foreach ($clearance->points as $report) {
+            foreach ([$report->because, $report->change, ...array_map(static fn (PointItem $item): Reason => $item->detail, $report->items)] as $reason) {
+                $said = null === $reason ? 'Nothing.' : $wording->sentence($reason);
+                if (1 !== preg_match('/^\S.*\S$/s', $said) || str_contains($said, '  ') || str_contains($said, ' .')) {
+                    $this->faults[] = "examination $n: {$report->point} says \"$said\"";
+                }
             }
         }
     }
