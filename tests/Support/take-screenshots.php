@@ -60,6 +60,8 @@ try {
     $shot('species-index');
     $go('/species/prunus-avium');
     $shot('species');
+    $go('/review/central-european-hills');
+    $shot('review');
     $go('/terms#leaf.margin');
     $shot('terms');
     $go('/examine/'.$examination('M-01', 'cleared'));
