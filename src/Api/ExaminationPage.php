@@ -76,7 +76,7 @@ final readonly class ExaminationPage
             $record->date, $record->isSigned(), \count($assessment->identification->examination->findings),
             null === $taxon || null === $record->claimPart ? null : $taxon->commonName().', '.$taxon->part($record->claimPart)->label,
             $covered ? null : $assessment->clearance?->answer->value,
-            $covered || null === $assessment->clearance ? '' : $words->sentence($assessment->clearance->because), $wanted,
+            $covered || null === $assessment->clearance ? '' : $words->sentence($assessment->clearance->because), $wanted, $covered,
         );
     }
 

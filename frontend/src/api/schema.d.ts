@@ -965,6 +965,7 @@ export interface components {
             answer?: string | null;
             because: string;
             wantsSecond: boolean;
+            covered: boolean;
         };
         InWindowView: {
             taxon: string;

@@ -317,7 +317,7 @@ function Workbench({ examination: e, flora }: { examination: Examination; flora:
               className="min-h-13 font-semibold aria-[current]:bg-ink aria-[current]:text-ground"
             >
               {x.label}
-              {x.value === "dangers" && <span className="figures"> {e.assessment.dangers.filter((d) => !d.excluded).length}</span>}
+              {x.value === "dangers" && !e.hopeCovered && <span className="figures"> {e.assessment.dangers.filter((d) => !d.excluded).length}</span>}
             </button>
           ))}
         </nav>

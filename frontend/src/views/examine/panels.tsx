@@ -67,7 +67,7 @@ export function Dangers(p: {
       <h2 className="flex items-baseline justify-between border-b border-berry text-base text-berry">
         <span>Could still be, and harms</span>
         <span className="figures text-sm font-normal">
-          {open.length} open{open.length > 0 && !p.covered ? " · look at" : ""}
+          {p.hopeCovered ? "covered" : `${open.length} open${open.length > 0 && !p.covered ? " · look at" : ""}`}
         </span>
       </h2>
       {p.hopeCovered ? (

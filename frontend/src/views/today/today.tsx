@@ -118,10 +118,12 @@ function Line({ e }: { e: Schemas["ExaminationSummaryView"] }) {
         <GateFigure state={state} width={66} id={`t-${e.id}`} />
         <span className="min-w-0 flex-1">
           <span className="block">
-            <strong>{e.tag}</strong> {e.claim ? capital(e.claim) : "nothing asked yet"}{" "}
-            <span className={`font-bold ${GATE_TONE[state]}`}>{GATE_WORD[state]}</span>
+            <strong>{e.tag}</strong> {e.covered ? "hope and answer covered" : e.claim ? capital(e.claim) : "nothing asked yet"}{" "}
+            {!e.covered && <span className={`font-bold ${GATE_TONE[state]}`}>{GATE_WORD[state]}</span>}
           </span>
-          <span className="block truncate text-sm text-faded">{e.because || `${e.scored} scored`}</span>
+          <span className="block truncate text-sm text-faded">
+            {e.covered && !e.mine ? "Whoever opens it is no second person any more." : e.because || `${e.scored} scored`}
+          </span>
           <span className="block text-sm text-faded">
             {e.mine ? "you" : e.examiner}, {dayWords(e.date)} · {e.site}
           </span>
