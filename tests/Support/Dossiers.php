@@ -4,14 +4,19 @@ declare(strict_types=1);
 
 namespace App\Tests\Support;
 
+use App\Tests\Reference\Floras;
 use Hylognosis\Clearance\Claim;
 use Hylognosis\Clearance\ConditionAnswer;
 use Hylognosis\Clearance\Dossier;
 use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Clearance\SecondLook;
+use Hylognosis\Examination\Certainty;
+use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\ExaminerRole;
 use Hylognosis\Examination\Observation;
+use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\LifeStage;
 use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Identifier;
 use Hylognosis\Measure\Length;
@@ -67,6 +72,21 @@ final class Dossiers
             null === $second ? [] : [new SecondLook(self::identify(Starter::byOtherEyes($second), $date, $secondRole), $blind)],
             $sameSpecimen,
         );
+    }
+
+    /** An oak with rounded lobes between the two species: the stalk of the leaf was not looked at. */
+    public static function oak(string $part = 'acorn', ?PlaceTerms $terms = null): Dossier
+    {
+        $flora = Floras::get('A');
+        $observations = [];
+        foreach (['leaf.arrangement' => 'alternate', 'leaf.kind' => 'simple', 'leaf.lobes' => 'feather', 'leaf.lobe-tips' => 'rounded', 'bud.end' => 'cluster', 'fruit.kind' => 'acorn', 'fruit.cap' => 'flat', 'twig.pith' => 'star', 'bark.surface' => 'ridged'] as $character => $state) {
+            $observations[] = Observation::ofStates($flora->character($character), [$state], Certainty::Sure, 4, Whereabouts::Tree);
+        }
+        $date = new \DateTimeImmutable('2027-10-05');
+        $taxon = $flora->taxon('quercus-robur');
+        $identification = (new Identifier())->identify(Floras::compiled('A'), Examination::of($date, LifeStage::Mature, ExaminerRole::Instructor, $observations));
+
+        return new Dossier(new Claim($taxon, $taxon->part($part), []), $identification, Phenology::at($flora, $flora->reference), $terms ?? new PlaceTerms(true), $date);
     }
 
     /** What a point or a line says, in words. */

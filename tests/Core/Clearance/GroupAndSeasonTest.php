@@ -8,7 +8,6 @@ use App\Tests\Reference\Floras;
 use App\Tests\Support\Dossiers;
 use App\Tests\Support\Starter;
 use Hylognosis\Clearance\Claim;
-use Hylognosis\Clearance\Dossier;
 use Hylognosis\Clearance\LookAlikesExcluded;
 use Hylognosis\Clearance\PartAndCondition;
 use Hylognosis\Clearance\PlaceAllows;
@@ -16,26 +15,15 @@ use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Clearance\Quota;
 use Hylognosis\Clearance\RequiredFeatures;
 use Hylognosis\Clearance\Strength;
-use Hylognosis\Examination\Certainty;
-use Hylognosis\Examination\Examination;
-use Hylognosis\Examination\ExaminerRole;
-use Hylognosis\Examination\Observation;
-use Hylognosis\Examination\Whereabouts;
-use Hylognosis\Flora\LifeStage;
 use Hylognosis\Identification\Danger;
-use Hylognosis\Identification\Identifier;
-use Hylognosis\Season\Phenology;
 use PHPUnit\Framework\TestCase;
 
 /** Parts for which a group's name is enough, and points that are a matter of season. */
 final class GroupAndSeasonTest extends TestCase
 {
-    /** An oak with rounded lobes between the two species: the stalk of the leaf was not looked at. */
-    private const OAK = ['leaf.arrangement' => 'alternate', 'leaf.kind' => 'simple', 'leaf.lobes' => 'feather', 'leaf.lobe-tips' => 'rounded', 'bud.end' => 'cluster', 'fruit.kind' => 'acorn', 'fruit.cap' => 'flat', 'twig.pith' => 'star', 'bark.surface' => 'ridged'];
-
     public function testAGroupLeadsWhereNoneOfItsMembersDoesAlone(): void
     {
-        $dossier = self::oak('acorn');
+        $dossier = Dossiers::oak('acorn');
         self::assertLessThan(0.95, $dossier->identification->posteriorOf('quercus-robur'));
         self::assertGreaterThan(0.95, $dossier->posteriorOfClaim());
         self::assertTrue((new Strength())->judge($dossier)->isMet());
@@ -56,7 +44,7 @@ final class GroupAndSeasonTest extends TestCase
 
     public function testADangerousHybridHasToBeExcludedByWhoeverIsNoParentOfIt(): void
     {
-        $dangers = array_map(static fn (Danger $d): string => $d->taxon->id, self::oak('acorn')->dangers);
+        $dangers = array_map(static fn (Danger $d): string => $d->taxon->id, Dossiers::oak('acorn')->dangers);
         self::assertContains('laburnum-watereri', $dangers);
         self::assertNotContains('quercus-rosacea', $dangers);
     }
@@ -78,19 +66,5 @@ final class GroupAndSeasonTest extends TestCase
         self::assertNull((new LookAlikesExcluded())->judge(Dossiers::of('castanea-sativa', 'nut', [], [], null, '2027-06-20'))->when);
         $winter = (new LookAlikesExcluded())->judge(Dossiers::of('robinia-pseudoacacia', 'flower', Starter::observations(['twig.spines' => ['paired', 3], 'bark.surface' => ['ropy', 1]]), [], null, '2027-01-20'));
         self::assertNotSame([], $winter->items);
-    }
-
-    private static function oak(string $part): Dossier
-    {
-        $flora = Floras::get('A');
-        $observations = [];
-        foreach (self::OAK as $character => $state) {
-            $observations[] = Observation::ofStates($flora->character($character), [$state], Certainty::Sure, 4, Whereabouts::Tree);
-        }
-        $date = new \DateTimeImmutable('2027-10-05');
-        $identification = (new Identifier())->identify(Floras::compiled('A'), Examination::of($date, LifeStage::Mature, ExaminerRole::Instructor, $observations));
-        $taxon = $flora->taxon('quercus-robur');
-
-        return new Dossier(new Claim($taxon, $taxon->part($part), []), $identification, Phenology::at($flora, $flora->reference), new PlaceTerms(true), $date);
     }
 }

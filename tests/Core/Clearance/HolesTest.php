@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Tests\Core\Clearance;
 
-use App\Tests\Reference\Floras;
 use App\Tests\Support\Dossiers;
 use App\Tests\Support\Starter;
 use Hylognosis\Clearance\Breadth;
@@ -25,8 +24,6 @@ use Hylognosis\Clearance\Quota;
 use Hylognosis\Clearance\RequiredFeatures;
 use Hylognosis\Clearance\SecondLook;
 use Hylognosis\Examination\Certainty;
-use Hylognosis\Examination\Examination;
-use Hylognosis\Examination\ExaminerRole;
 use Hylognosis\Examination\Look;
 use Hylognosis\Examination\Observation;
 use Hylognosis\Examination\Whereabouts;
@@ -133,7 +130,7 @@ final class HolesTest extends TestCase
 
     public function testAProtectedOrUsedUpKindOfTheGroupShutsItForAllOfThem(): void
     {
-        $oak = static fn (PlaceTerms $terms): PointStatus => (new PlaceAllows())->judge(self::oak($terms))->status;
+        $oak = static fn (PlaceTerms $terms): PointStatus => (new PlaceAllows())->judge(Dossiers::oak(terms: $terms))->status;
         self::assertSame(PointStatus::Met, $oak(new PlaceTerms(true)));
         self::assertSame(PointStatus::Broken, $oak(new PlaceTerms(true, null, ['quercus-petraea'])), 'it may just as well be the other oak');
         self::assertSame(PointStatus::Broken, $oak(new PlaceTerms(true, null, [], ['quercus-petraea' => new Quota(2, 2)])));
@@ -268,19 +265,6 @@ final class HolesTest extends TestCase
         $identification = (new Identifier())->identify(CompiledFlora::of($flora, LifeStage::Mature), Starter::examination(Starter::observations(Starter::ELDER)));
 
         return new Dossier(new Claim($elder, $elder->part('flower'), []), $identification, Phenology::at($flora, $flora->reference), new PlaceTerms(true), $date);
-    }
-
-    private static function oak(PlaceTerms $terms): Dossier
-    {
-        $flora = Floras::get('A');
-        $observations = [];
-        foreach (['leaf.arrangement' => 'alternate', 'leaf.kind' => 'simple', 'leaf.lobes' => 'feather', 'leaf.lobe-tips' => 'rounded', 'bud.end' => 'cluster', 'fruit.kind' => 'acorn', 'fruit.cap' => 'flat', 'twig.pith' => 'star', 'bark.surface' => 'ridged'] as $character => $state) {
-            $observations[] = Observation::ofStates($flora->character($character), [$state], Certainty::Sure, 4, Whereabouts::Tree);
-        }
-        $date = new \DateTimeImmutable('2027-10-05');
-        $taxon = $flora->taxon('quercus-robur');
-
-        return new Dossier(new Claim($taxon, $taxon->part('acorn'), []), (new Identifier())->identify(Floras::compiled('A'), Examination::of($date, LifeStage::Mature, ExaminerRole::Instructor, $observations)), Phenology::at($flora, $flora->reference), $terms, $date);
     }
 
     /** @param list<SecondLook> $seconds */
