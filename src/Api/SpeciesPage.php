@@ -123,7 +123,7 @@ final readonly class SpeciesPage
         return new RehearsedView(
             $document['made_on'], (int) $right[0]['month'], $share($right[0]), null === $right[0]['looks'] ? null : (float) $right[0]['looks'], $months,
             null === $worst ? null : $flora->taxon((string) $worst['danger'])->commonName(), null === $worst ? null : RehearsalFile::number($worst['bound']),
-            null === $worst ? null : RehearsalFile::number($worst['tolerates'] ?? 0.0), null === $worst ? null : RehearsalFile::number($worst['two_tolerate'] ?? 0.0),
+            null === $worst ? null : RehearsalFile::number($worst['tolerates']), null === $worst ? null : RehearsalFile::number($worst['two_tolerate']),
             [] === array_filter($passing, static fn (array $row): bool => true !== $row['meets_aim']),
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 use Hylognosis\Flora\Flora;
+use Hylognosis\Rehearsal\ExaminerKind;
 use Hylognosis\Rehearsal\Outsiders;
 use Hylognosis\Rehearsal\PairBound;
 use Hylognosis\Rehearsal\Passing;
@@ -22,6 +23,12 @@ final readonly class RehearsalFile
 {
     /** Pairs proven to pass less often than this are kept as a number only. */
     private const FAR_BELOW = 1e-8;
+    /** What is read of each row. */
+    private const FIGURES = [
+        'right' => ['month', 'cleared', 'played'],
+        'passing' => ['bound', 'wanting_2', 'wanting_3', 'wanting_4', 'false_5', 'false_1', 'tolerates', 'two_tolerate'],
+        'outsiders' => ['played', 'recognised', 'named', 'hoped', 'cleared', 'bound'],
+    ];
 
     public function __construct(#[Autowire('%kernel.project_dir%/flora')] private string $folder, private ClockInterface $clock)
     {
@@ -133,7 +140,7 @@ final readonly class RehearsalFile
             return null;
         }
         $document = json_decode((string) file_get_contents($file), true, flags: \JSON_THROW_ON_ERROR);
-        if (!\is_array($document) || ($document['hash'] ?? '') !== $flora->knowledge) {
+        if (!\is_array($document) || ($document['hash'] ?? '') !== $flora->knowledge || !self::isWhole($document)) {
             return null;
         }
 
@@ -168,7 +175,8 @@ final readonly class RehearsalFile
                 ]));
             }
         }
-        $line(\sprintf('  %d pairs, %d miss the aim (careful 1e-5, average 1e-4, careless 1e-3).', \count($passing), $missed));
+        $aims = implode(', ', array_map(static fn (ExaminerKind $kind): string => \sprintf('%s %.0e', $kind->value, $kind->aim()), ExaminerKind::cases()));
+        $line(\sprintf('  %d pairs, %d miss the aim (%s).', \count($passing), $missed, $aims));
         $line([] === $result['outsiders'] ? '' : 'Trees the flora does not hold (each taxon left out in turn, twelve looks):');
         foreach ($result['outsiders'] as $o) {
             $line(vsprintf('  %-24s none of these %3.0f %%, wrongly named %3.0f %%, cleared %d of %d, at most %.1e as %s', [
@@ -177,8 +185,25 @@ final readonly class RehearsalFile
         }
     }
 
+    /** @throws \UnexpectedValueException if there is no number: a figure that is missing never reads as no risk */
     public static function number(mixed $value): float
     {
-        return \is_int($value) || \is_float($value) ? (float) $value : 0.0;
+        return \is_int($value) || \is_float($value) ? (float) $value : throw new \UnexpectedValueException('A figure of the rehearsal is missing.');
+    }
+
+    /** @param array<mixed> $document whether every row holds every figure that is read of it */
+    private static function isWhole(array $document): bool
+    {
+        foreach (self::FIGURES as $list => $keys) {
+            foreach (\is_array($document[$list] ?? null) ? $document[$list] : [null] as $row) {
+                foreach ($keys as $key) {
+                    if (!\is_array($row) || !(\is_int($row[$key] ?? null) || \is_float($row[$key] ?? null))) {
+                        return false;
+                    }
+                }
+            }
+        }
+
+        return true;
     }
 }

@@ -71,7 +71,7 @@ final readonly class SafetyCase
         foreach (ExaminerKind::cases() as $kind) {
             $passing = array_values(array_filter($kept['passing'], static fn (array $row): bool => $row['examiner'] === $kind->value));
             if ([] !== $passing) {
-                array_push($lines, ...$this->examiner($kind, $passing, $kept['proven'][$kind->value] ?? 0));
+                array_push($lines, ...$this->examiner($kind, $passing, $kept['proven'][$kind->value] ?? 0, [] !== array_merge(...array_map(static fn (Taxon $taxon): array => $taxon->nevers, array_values($flora->dangerous())))));
             }
         }
         array_push($lines, ...$this->right($kept['right']), ...$this->outsiders($flora, $kept['outsiders']));
@@ -103,23 +103,25 @@ final readonly class SafetyCase
     /**
      * @param non-empty-list<array<string, scalar|null>> $passing
      * @param int                                        $proven  pairs far below the aim, not listed
+     * @param bool                                       $stated  the flora states nevers, which could be false
      *
      * @return list<string>
      */
-    private function examiner(ExaminerKind $kind, array $passing, int $proven): array
+    private function examiner(ExaminerKind $kind, array $passing, int $proven, bool $stated): array
     {
         usort($passing, static fn (array $a, array $b): int => RehearsalFile::number($b['bound']) <=> RehearsalFile::number($a['bound']));
         $missed = array_filter($passing, static fn (array $row): bool => true !== $row['meets_aim']);
         $deadly = array_filter($missed, static fn (array $row): bool => 'deadly' === $row['severity']);
-        $over = static fn (string $key, float $limit): int => \count(array_filter($passing, static fn (array $row): bool => RehearsalFile::number($row[$key] ?? 1.0) > $limit));
+        $over = static fn (string $key, float $limit): int => \count(array_filter($passing, static fn (array $row): bool => RehearsalFile::number($row[$key]) > $limit));
         $lines = [
-            \sprintf('**%s examiner**: %d pairs of wanted part and dangerous kind. Given independent misreadings %d miss the aim of at most %s, %d of them deadly kinds, for which a second person is asked. One person who wants it in one case of 10,000 lets more than %s of the wrong trees pass in %d pairs, in one of 1,000 in %d, in one of 100 in %d. Were one line in a hundred false, %d pairs would lie above the aim; one in twenty, %d.', ucfirst($kind->value), $proven + \count($passing), \count($missed), self::odds($kind->aim()), \count($deadly), self::odds(PairBound::LEAST_FOR_ONE), $over('wanting_4', PairBound::LEAST_FOR_ONE), $over('wanting_3', PairBound::LEAST_FOR_ONE), $over('wanting_2', PairBound::LEAST_FOR_ONE), $over('false_1', $kind->aim()), $over('false_5', $kind->aim())),
+            \sprintf('**%s examiner**: %d pairs of wanted part and dangerous kind. Given independent misreadings %d miss the aim of at most %s, %d of them deadly kinds, for which a second person is asked. One person who wants it in one case of 10,000 lets more than %s of the wrong trees pass in %d pairs, in one of 1,000 in %d, in one of 100 in %d.', ucfirst($kind->value), $proven + \count($passing), \count($missed), self::odds($kind->aim()), \count($deadly), self::odds(PairBound::LEAST_FOR_ONE), $over('wanting_4', PairBound::LEAST_FOR_ONE), $over('wanting_3', PairBound::LEAST_FOR_ONE), $over('wanting_2', PairBound::LEAST_FOR_ONE))
+                .($stated ? \sprintf(' Were one line in a hundred false, %d pairs would lie above the aim; one in twenty, %d.', $over('false_1', $kind->aim()), $over('false_5', $kind->aim())) : ''),
             '', 'The weakest:', '',
             '| hoped for | really | severity | independent, at most | one bears c | two bear c | wanting, c = 1e-3 | one line in twenty false |', '|---|---|---|---|---|---|---|---|',
         ];
         foreach (\array_slice($passing, 0, max(self::WEAKEST, min(\count($missed), 2 * self::WEAKEST))) as $row) {
             $lines[] = \sprintf('| %s, %s | %s | %s | %s%s | %s | %s | %s | %s |', $row['taxon'], $row['part'], $row['danger'], $row['severity'], self::odds(RehearsalFile::number($row['bound'])), true === $row['meets_aim'] ? '' : ', misses',
-                self::odds(RehearsalFile::number($row['tolerates'] ?? 0.0)), self::odds(RehearsalFile::number($row['two_tolerate'] ?? 0.0)), self::odds(RehearsalFile::number($row['wanting_3'] ?? 1.0)), self::odds(RehearsalFile::number($row['false_5'] ?? 1.0)));
+                self::odds(RehearsalFile::number($row['tolerates'])), self::odds(RehearsalFile::number($row['two_tolerate'])), self::odds(RehearsalFile::number($row['wanting_3'])), self::odds(RehearsalFile::number($row['false_5'])));
         }
 
         return [...$lines, ''];

@@ -8,11 +8,14 @@ use App\Exchange\FloraFiles;
 use App\Exchange\FloraLibrary;
 use App\Exchange\FloraMigration;
 use App\Exchange\FloraRefused;
+use App\Exchange\RehearsalFile;
 use App\Exchange\Reviews;
+use App\Tests\Support\Starter;
 use Hylognosis\Flora\FloraDocument;
 use Hylognosis\Flora\FloraReader;
 use Hylognosis\Flora\ReviewVerdict;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
+use Symfony\Component\Clock\MockClock;
 use Symfony\Component\Filesystem\Filesystem;
 
 /** Who reads what is stated never, and which edition of a flora is in use. */
@@ -134,6 +137,26 @@ final class ReviewTest extends ApiTestCase
         (new Filesystem())->dumpFile($this->folder.'/new.json', json_encode($migrated, \JSON_THROW_ON_ERROR));
         $this->expectExceptionMessage('is no document of the format hylognosis-flora/1');
         (new FloraMigration())->migrated($this->folder.'/new.json');
+    }
+
+    public function testAFigureThatIsMissingIsNotNoRisk(): void
+    {
+        $this->folder = sys_get_temp_dir().'/hylognosis-'.bin2hex(random_bytes(4));
+        $flora = Starter::flora();
+        $file = new RehearsalFile($this->folder, new MockClock('2027-06-14'));
+        $row = ['taxon' => 'sambucus-nigra', 'part' => 'flower', 'danger' => 'taxus-baccata', 'severity' => 'deadly', 'examiner' => 'careful', 'estimate' => null, 'bound' => 1e-6, 'meets_aim' => true, 'wanting_2' => 1e-5, 'wanting_3' => 1e-6, 'wanting_4' => 1e-6, 'false_5' => 1e-5, 'false_1' => 1e-6, 'tolerates' => 0.1, 'two_tolerate' => 1];
+        $kept = function (array $row) use ($file, $flora): ?array {
+            (new Filesystem())->dumpFile($this->folder.'/'.$flora->name.'/rehearsal.json', json_encode(['hash' => $flora->knowledge, 'made_on' => '2027-06-14', 'seed' => 1, 'plays' => 10, 'right' => [], 'passing' => [$row], 'outsiders' => []], \JSON_THROW_ON_ERROR));
+
+            return $file->kept($flora);
+        };
+        self::assertNotNull($kept($row));
+        foreach (['bound', 'wanting_3', 'false_5', 'tolerates'] as $figure) {
+            self::assertNull($kept(array_diff_key($row, [$figure => 1])), $figure);
+            self::assertNull($kept([$figure => null] + $row), $figure);
+        }
+        $this->expectException(\UnexpectedValueException::class);
+        RehearsalFile::number(null);
     }
 
     /**
