@@ -38,11 +38,23 @@ final readonly class Hybrid
         $between = 'between '.$a->commonName().' and '.$b->commonName();
 
         return new Taxon(
-            $id, $name, '', $a->family, [], '' === $common ? [$between] : [$common, $between],
-            new Status('hybrid', $a->status->protected || $b->status->protected, $note),
-            'A cross of '.$a->name.' and '.$b->name.'. What it shows lies between the two, and it cannot always be named.',
-            $a->calendar, self::mixed($a->description, $b->description), self::overlays($a, $a->stages, $b, $b->stages),
-            [...$a->hazards, ...$b->hazards], [], $a->sources, self::overlays($a, $a->positions, $b, $b->positions), [], [$a->id, $b->id],
+            id: $id,
+            name: $name,
+            author: '',
+            family: $a->family,
+            synonyms: [],
+            commonNames: '' === $common ? [$between] : [$common, $between],
+            status: new Status('hybrid', $a->status->protected || $b->status->protected, $note),
+            summary: 'A cross of '.$a->name.' and '.$b->name.'. What it shows lies between the two, and it cannot always be named.',
+            calendar: $a->calendar,
+            description: self::mixed($a->description, $b->description),
+            stages: self::overlays($a, $a->stages, $b, $b->stages),
+            hazards: [...$a->hazards, ...$b->hazards],
+            parts: [],
+            sources: $a->sources,
+            positions: self::overlays($a, $a->positions, $b, $b->positions),
+            figures: [],
+            parents: [$a->id, $b->id],
             nevers: self::bothNever($a, $b),
         );
     }

@@ -61,13 +61,26 @@ final readonly class TaxonReader
         }
 
         return new Taxon(
-            $node->text('id'), $node->text('name'), $node->text('author'), $node->text('family'),
-            $node->texts('synonyms'), $common,
-            new Status($status->text('origin'), $status->flag('protected', false), $status->optionalText('note')),
-            $node->text('summary'), new Calendar($windows),
-            $description, $stages,
-            array_map($this->hazard(...), $node->child('hazards')->items()), $parts,
-            FloraReader::references($node, 'sources', $this->sources), $positions, $figures, [], $node->texts('misleading'), $node->optionalText('fruit_set'), $nevers,
+            id: $node->text('id'),
+            name: $node->text('name'),
+            author: $node->text('author'),
+            family: $node->text('family'),
+            synonyms: $node->texts('synonyms'),
+            commonNames: $common,
+            status: new Status($status->text('origin'), $status->flag('protected', false), $status->optionalText('note')),
+            summary: $node->text('summary'),
+            calendar: new Calendar($windows),
+            description: $description,
+            stages: $stages,
+            hazards: array_map($this->hazard(...), $node->child('hazards')->items()),
+            parts: $parts,
+            sources: FloraReader::references($node, 'sources', $this->sources),
+            positions: $positions,
+            figures: $figures,
+            parents: [],
+            misleading: $node->texts('misleading'),
+            fruitSet: $node->optionalText('fruit_set'),
+            nevers: $nevers,
         );
     }
 
@@ -191,17 +204,23 @@ final readonly class TaxonReader
         $window = '' === $harmful ? FloraReader::window($node->child('window')) : null;
 
         return new Part(
-            $id, $node->text('label'), $node->texts('uses'), $harmful,
-            $window,
-            [...$ripe, ...$this->conditions($node, 'harmful_when', false)],
-            $required,
-            array_map($this->lookAlike(...), $node->children('look_alikes')),
-            $node->texts('preparation'), $node->optionalText('leave'), $node->optionalText('group'),
-            '' === $harmful ? $node->integer('freshness_days', 1, 400) : 1,
-            FloraReader::references($node, 'sources', $this->sources),
-            $node->optionalText('yield'), $node->has('effort') ? $node->integer('effort', 1, 5) : null,
-            $node->has('identified') ? FloraReader::window($node->child('identified')) : null,
-            null === $window || 365 === $window->days() ? null : $node->word('follows', Phenophase::class),
+            id: $id,
+            label: $node->text('label'),
+            uses: $node->texts('uses'),
+            harmful: $harmful,
+            window: $window,
+            conditions: [...$ripe, ...$this->conditions($node, 'harmful_when', false)],
+            required: $required,
+            lookAlikes: array_map($this->lookAlike(...), $node->children('look_alikes')),
+            preparation: $node->texts('preparation'),
+            leave: $node->optionalText('leave'),
+            group: $node->optionalText('group'),
+            freshnessDays: '' === $harmful ? $node->integer('freshness_days', 1, 400) : 1,
+            sources: FloraReader::references($node, 'sources', $this->sources),
+            yield: $node->optionalText('yield'),
+            effort: $node->has('effort') ? $node->integer('effort', 1, 5) : null,
+            identified: $node->has('identified') ? FloraReader::window($node->child('identified')) : null,
+            follows: null === $window || 365 === $window->days() ? null : $node->word('follows', Phenophase::class),
         );
     }
 

@@ -361,8 +361,21 @@ final readonly class CompiledFlora
         }
 
         return new CompiledCharacter(
-            $character, $outcomes, $edges, array_values($shown), array_values($misread), array_values($read), array_values($spread),
-            $never, $unlisted, array_values($background), $backgroundSpread, $ranges, $silent, $inapplicable, $phases,
+            character: $character,
+            outcomes: $outcomes,
+            edges: $edges,
+            shown: array_values($shown),
+            misread: array_values($misread),
+            read: array_values($read),
+            spread: array_values($spread),
+            never: $never,
+            unlisted: $unlisted,
+            background: array_values($background),
+            backgroundSpread: $backgroundSpread,
+            ranges: $ranges,
+            silent: $silent,
+            inapplicable: $inapplicable,
+            phenophases: $phases,
         );
     }
 }
