@@ -19,6 +19,7 @@ use Hylognosis\Clearance\People;
 use Hylognosis\Clearance\PlaceAllows;
 use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Clearance\Point;
+use Hylognosis\Clearance\PointReport;
 use Hylognosis\Clearance\PointStatus;
 use Hylognosis\Clearance\Quota;
 use Hylognosis\Clearance\RequiredFeatures;
@@ -120,6 +121,22 @@ final class HolesTest extends TestCase
         $kept = static fn (int $n): array => \array_slice(array_values(array_filter($lines, static fn (mixed $line): bool => \is_array($line) && \in_array($line['character'], ['leaf.kind', 'leaf.arrangement', 'twig.pith', 'flower.head', 'scent.crushed'], true))), 0, $n);
         $three = Starter::changed(['taxa/taxus-baccata/never' => $kept(3)]);
         self::assertTrue($one($three));
+    }
+
+    public function testASecondWhoLeavesADangerOpenDoesNotAgree(): void
+    {
+        $people = static function (Flora $flora): PointReport {
+            $fir = $flora->taxon('abies-alba');
+            $seen = static fn (Observation ...$scores): Identification => (new Identifier())->identify(CompiledFlora::of($flora, LifeStage::Mature), Starter::examination(array_values($scores), '2027-05-20'));
+            $scores = Starter::observations(Starter::FIR);
+
+            return (new People())->judge(new Dossier(
+                new Claim($fir, $fir->part('young-shoot'), []), $seen(...$scores), Phenology::at($flora, $flora->reference), new PlaceTerms(true), new \DateTimeImmutable('2027-05-20'),
+                [new SecondLook($seen(...Starter::byOtherEyes($scores)), true, 'two')], true, 'one',
+            ));
+        };
+        self::assertSame('second-agrees', $people(Starter::flora())->because->code);
+        self::assertSame('second-leaves-dangers', $people(Starter::changed(['taxa/taxus-baccata/never' => []]))->because->code);
     }
 
     public function testALookAlikeThatIsDeadlyInItsOwnRightWantsTwoPeopleWhateverTheListSays(): void
