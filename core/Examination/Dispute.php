@@ -54,7 +54,7 @@ final readonly class Dispute
     public static function outvotesTakenBack(array $looks): bool
     {
         if (!self::areOfOneMind($looks)) {
-            return true; // outvoted; or still disagreeing, which is told as that
+            return null !== self::settled($looks);
         }
         $standing = array_values(array_filter($looks, static fn (Observation $o): bool => !$o->look->takenBack));
         $further = array_filter($standing, static fn (Observation $o): bool => $o->look->further && $o->canDecide());

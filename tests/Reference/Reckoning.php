@@ -93,7 +93,7 @@ final readonly class Reckoning
         foreach ($this->scores as $id => $scores) {
             $character = $this->flora->characters[$id];
             [$standing, $disagrees] = $this->standing($id);
-            $open = $open || $disagrees;
+            $open = $open || ($disagrees && [] !== $standing);
             $unusual = false;
             foreach ($standing as $score) {
                 foreach (self::readings($score) as $oneOf) {
