@@ -65,6 +65,9 @@ final readonly class Finding
     /** @return list<Reading> what was scored and taken back, and no further look at that height of the tree has settled since */
     public function unsettledTakenBack(): array
     {
+        if ([] === array_filter($this->all, static fn (Observation $o): bool => $o->look->takenBack)) {
+            return [];
+        }
         $unsettled = [];
         foreach (Position::cases() as $position) {
             $there = array_values(array_filter($this->all, static fn (Observation $o): bool => $o->position === $position));

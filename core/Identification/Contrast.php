@@ -10,6 +10,9 @@ final class Contrast
     /** @var array<string, list<float>> character → taxon number → chance, 0 to 1 */
     private array $rows = [];
 
+    /** The one asked for last: the points, the next look and the dangers all ask for the same. */
+    private static ?self $last = null;
+
     private function __construct(private readonly CompiledFlora $compiled, public readonly int $own)
     {
     }
@@ -17,7 +20,9 @@ final class Contrast
     /** @param string $taxon what the tree is taken for */
     public static function of(CompiledFlora $compiled, string $taxon): self
     {
-        return new self($compiled, $compiled->numbers[$taxon]);
+        $own = $compiled->numbers[$taxon];
+
+        return self::$last?->compiled === $compiled && self::$last->own === $own ? self::$last : self::$last = new self($compiled, $own);
     }
 
     /** Chance that a tree of the taxon shows something in this character that the other states it never shows. */
