@@ -64,7 +64,7 @@ final readonly class RehearsalFile
         return [
             'taxon' => $passing->taxon, 'part' => $passing->part, 'danger' => $passing->danger, 'severity' => $passing->severity->value, 'examiner' => $passing->examiner->value,
             'estimate' => null === $passing->estimate ? null : $short($passing->estimate), 'bound' => $short($passing->bound), 'played' => $passing->played, 'meets_aim' => $passing->meetsAim(),
-            'wanting_2' => $short($passing->exact->wanting(1e-2)), 'wanting_3' => $short($passing->exact->wanting(1e-3)), 'wanting_4' => $short($passing->exact->wanting(1e-4)),
+            'wanting_2' => $short($passing->exact->wanting(PairBound::SHARES[0])), 'wanting_3' => $short($passing->exact->wanting(PairBound::SHARES[1])), 'wanting_4' => $short($passing->exact->wanting(PairBound::SHARES[2])),
             'false_5' => $short($passing->exact->withFalseLines(0.05)), 'false_1' => $short($passing->exact->withFalseLines(0.01)),
             'tolerates' => $short($passing->exact->tolerates(PairBound::LEAST_FOR_ONE)), 'two_tolerate' => $short($passing->exact->tolerates($passing->examiner->aim(), true)),
         ];
