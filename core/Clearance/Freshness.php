@@ -11,7 +11,7 @@ final readonly class Freshness implements Point
 {
     public function judge(Dossier $dossier): PointReport
     {
-        $allowed = $dossier->claim->part->freshnessDays;
+        $allowed = $dossier->claim->part->freshnessDays();
         $age = self::days($dossier->examination()->date, $dossier->decidedOn);
         [$status, $code, $change] = match (true) {
             !$dossier->sameSpecimen => [PointStatus::Broken, 'another-tree', 'examine-this-tree'],

@@ -87,7 +87,7 @@ final readonly class Gate
 
     private function until(Dossier $dossier): \DateTimeImmutable
     {
-        $days = '+'.$dossier->claim->part->freshnessDays.' days';
+        $days = '+'.$dossier->claim->part->freshnessDays().' days';
         $ends = [$dossier->examination()->date->modify($days)];
         $confirmed = array_map(static fn (SecondLook $second): \DateTimeImmutable => $second->identification->examination->date->modify($days), (new People())->confirming($dossier));
         if ([] !== $confirmed) {

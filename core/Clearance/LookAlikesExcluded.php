@@ -70,7 +70,7 @@ final readonly class LookAlikesExcluded implements Point
                 if (0.0 === $steps[$character->character->organ->value] || $contrast->against($id, $number) <= self::MOSTLY) {
                     continue;
                 }
-                foreach ($character->character->phenophases as $phase) {
+                foreach ($character->character->sight->phenophases as $phase) {
                     $wait = $waits[$phase->value] ?? null;
                     $soonest = null === $wait || (null !== $soonest && $soonest <= $wait) ? $soonest : $wait;
                 }

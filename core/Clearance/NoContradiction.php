@@ -89,7 +89,7 @@ final readonly class NoContradiction implements Point
         }
         $feature = $dossier->claim->part->requires($finding->character->id);
         // One of several speaks against it only if none of them could be the accepted one.
-        $otherwise = null !== $feature && !$finding->character->ripens
+        $otherwise = null !== $feature && !$finding->character->variation->ripens
             && [] === array_filter($reading->oneOf, static fn (string|float $value): bool => $feature->accepts($value) || \in_array($value, $feature->beside, true));
 
         return $otherwise ? ['required-otherwise', []] : null;

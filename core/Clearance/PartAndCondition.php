@@ -72,7 +72,7 @@ final readonly class PartAndCondition implements Point
     {
         $age = Freshness::days($answer->on, $dossier->decidedOn);
 
-        return $age >= 0 && $age <= $dossier->claim->part->freshnessDays
+        return $age >= 0 && $age <= $dossier->claim->part->freshnessDays()
             && true === $dossier->phenology->window($dossier->claim->part)?->contains(DayOfYear::on($answer->on));
     }
 }

@@ -120,7 +120,7 @@ final readonly class RequiredFeatures implements Point
     {
         $compiled = $dossier->identification->compiled;
         foreach ($finding->decidingReadings() as $reading) {
-            if (!$finding->character->ripens || $compiled->isUnusual($dossier->claimed(), $finding->character, $reading) || [] !== $compiled->forbidding($dossier->claimed(), $finding->character, $reading)) {
+            if (!$finding->character->variation->ripens || $compiled->isUnusual($dossier->claimed(), $finding->character, $reading) || [] !== $compiled->forbidding($dossier->claimed(), $finding->character, $reading)) {
                 return false;
             }
         }

@@ -147,7 +147,7 @@ final readonly class Observation
 
     private static function position(Character $character, ?Position $position): Position
     {
-        return null === $position || Position::Middle === $position || $character->changesWithPosition ? $position ?? Position::Middle : throw new \InvalidArgumentException(\sprintf('"%s" is the same all over the tree; no height is asked.', $character->id));
+        return null === $position || Position::Middle === $position || $character->variation->withHeight ? $position ?? Position::Middle : throw new \InvalidArgumentException(\sprintf('"%s" is the same all over the tree; no height is asked.', $character->id));
     }
 
     private static function samples(int $samples): int

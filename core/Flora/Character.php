@@ -10,16 +10,10 @@ use Hylognosis\Measure\Length;
 final readonly class Character
 {
     /**
-     * @param array<string, State>        $states     by id, in the flora's order; none for numbers and counts
-     * @param string                      $unit       of a number (`cm`, `m`, `mm`); empty otherwise
-     * @param list<Phenophase>            $phenophases in which it can be seen
-     * @param int                         $effort     1 (a glance) to 5 (a climb)
-     * @param float                       $misreading how often a careful person misreads it, 0 to 0.3
-     * @param array<string, list<string>> $confusions state id → ids of the states it gets taken for
-     * @param Applicability|null          $applies    set where the character makes sense on some trees only
-     * @param bool                        $ripens     it changes as the part ripens: another value than the wanted one may mean "not yet"
-     * @param bool                        $varies     light, a strong shoot, a storm or a planter change it: it hints, but seeing it otherwise neither excludes nor contradicts
-     * @param array<string, StateGroup>   $groups     coarser words for several of its states, by id
+     * @param array<string, State>      $states  by id, in the flora's order; none for numbers and counts
+     * @param string                    $unit    of a number (`cm`, `m`, `mm`); empty otherwise
+     * @param Applicability|null        $applies set where the character makes sense on some trees only
+     * @param array<string, StateGroup> $groups  coarser words for several of its states, by id
      */
     public function __construct(
         public string $id,
@@ -30,17 +24,10 @@ final readonly class Character
         public string $hint,
         public array $states,
         public string $unit,
-        public array $phenophases,
-        public Reach $reach,
-        public Instrument $instrument,
-        public int $effort,
-        public float $misreading,
-        public array $confusions,
-        public bool $changesWithAge,
-        public bool $changesWithPosition,
-        public ?Applicability $applies,
-        public bool $ripens = false,
-        public bool $varies = false,
+        public Sight $sight,
+        public Legibility $legibility,
+        public Variation $variation = new Variation(),
+        public ?Applicability $applies = null,
         public array $groups = [],
     ) {
     }
@@ -56,7 +43,7 @@ final readonly class Character
      */
     public function isFirm(): bool
     {
-        return !$this->varies && Organ::Site !== $this->organ && CharacterKind::Number !== $this->kind;
+        return !$this->variation->byChance && Organ::Site !== $this->organ && CharacterKind::Number !== $this->kind;
     }
 
     /** The state that means "looked for, not there"; none where that cannot happen. */

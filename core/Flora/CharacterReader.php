@@ -34,17 +34,13 @@ final readonly class CharacterReader
             hint: $node->optionalText('hint'),
             states: $states,
             unit: CharacterKind::Number === $kind ? $node->text('unit') : '',
-            phenophases: $phenophases,
-            reach: $node->word('reach', Reach::class),
-            instrument: $node->has('instrument') ? $node->word('instrument', Instrument::class) : Instrument::None,
-            effort: $node->integer('effort', 1, 5),
-            misreading: $node->number('misreading', 0, 0.3),
-            confusions: $this->confusions($node, $states),
-            changesWithAge: $node->flag('age', false),
-            changesWithPosition: $node->flag('position', false),
+            sight: new Sight(
+                $phenophases, $node->word('reach', Reach::class),
+                $node->has('instrument') ? $node->word('instrument', Instrument::class) : Instrument::None, $node->integer('effort', 1, 5),
+            ),
+            legibility: new Legibility($node->number('misreading', 0, 0.3), $this->confusions($node, $states)),
+            variation: new Variation($node->flag('age', false), $node->flag('position', false), $node->flag('ripens', false), $node->flag('varies', false)),
             applies: $this->applies($node),
-            ripens: $node->flag('ripens', false),
-            varies: $node->flag('varies', false),
             groups: $this->groups($node, $states),
         );
     }

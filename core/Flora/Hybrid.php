@@ -40,22 +40,20 @@ final readonly class Hybrid
         return new Taxon(
             id: $id,
             name: $name,
-            author: '',
-            family: $a->family,
-            synonyms: [],
-            commonNames: '' === $common ? [$between] : [$common, $between],
+            names: new Names('', $a->names->family, '' === $common ? [$between] : [$common, $between]),
             status: new Status('hybrid', $a->status->protected || $b->status->protected, $note),
             summary: 'A cross of '.$a->name.' and '.$b->name.'. What it shows lies between the two, and it cannot always be named.',
             calendar: $a->calendar,
             description: self::mixed($a->description, $b->description),
-            stages: self::overlays($a, $a->stages, $b, $b->stages),
+            variants: new Variants(
+                self::overlays($a, $a->variants->stages, $b, $b->variants->stages),
+                self::overlays($a, $a->variants->positions, $b, $b->variants->positions),
+            ),
+            nevers: self::bothNever($a, $b),
             hazards: [...$a->hazards, ...$b->hazards],
             parts: [],
             sources: $a->sources,
-            positions: self::overlays($a, $a->positions, $b, $b->positions),
-            figures: [],
             parents: [$a->id, $b->id],
-            nevers: self::bothNever($a, $b),
         );
     }
 

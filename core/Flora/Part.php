@@ -12,45 +12,39 @@ final readonly class Part
 {
     /**
      * @param list<string>          $uses
-     * @param string                $harmful       why nobody may take it; empty where it may be taken
-     * @param Window|null           $window        of the year, at the flora's reference place; none for a harmful part
+     * @param string                $harmful    why nobody may take it; empty where it may be taken
+     * @param Timing|null           $timing     none for a harmful part
      * @param list<Condition>       $conditions
      * @param list<RequiredFeature> $required
      * @param list<LookAlike>       $lookAlikes
-     * @param list<string>          $preparation   steps, in order
-     * @param string                $group         id of the group whose name is enough for this part; empty if the species is needed
-     * @param int                   $freshnessDays days an examination holds for this part, at least 1
      * @param list<SourceReference> $sources
-     * @param string                $yield         what it usually gives, in words
-     * @param Window|null           $identified    when the tree is examined for it, where that is not when it is taken: sap is marked in summer
-     * @param Phenophase|null       $follows       what of the tree's year its window moves with; none where it is the whole year, or the part is harmful
-     * @param int|null              $effort        1 (by the way) to 5 (a day’s work); null where the flora does not say
+     * @param string                $group      id of the group whose name is enough for this part; empty if the species is needed
      */
     public function __construct(
         public string $id,
         public string $label,
         public array $uses,
         public string $harmful,
-        public ?Window $window,
+        public ?Timing $timing,
         public array $conditions,
         public array $required,
         public array $lookAlikes,
-        public array $preparation,
-        public string $leave,
-        public string $group,
-        public int $freshnessDays,
+        public Handling $handling,
         public array $sources,
-        public string $yield = '',
-        public ?int $effort = null,
-        public ?Window $identified = null,
-        public ?Phenophase $follows = null,
+        public string $group = '',
     ) {
     }
 
     /** The time of year, at the reference place, in which its tree is examined; none for a harmful part. */
     public function examinedIn(): ?Window
     {
-        return $this->identified ?? $this->window;
+        return $this->timing->identified ?? $this->timing?->window;
+    }
+
+    /** Days an examination holds for it, at least 1. */
+    public function freshnessDays(): int
+    {
+        return $this->timing->freshnessDays ?? 1;
     }
 
     /** @return array<int, non-empty-list<DayOfYear>> month, 1 to 12 → the days of it, at the reference place, on which its tree is examined */

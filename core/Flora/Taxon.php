@@ -8,47 +8,37 @@ namespace Hylognosis\Flora;
 final readonly class Taxon
 {
     /**
-     * @param list<string>                    $synonyms
-     * @param list<string>                    $commonNames   the first is the one shown
-     * @param array<string, Description>      $stages        what differs, by life stage
-     * @param array<string, Description>      $positions     what differs, by height on the tree
-     * @param array<string, NumberRange>      $figures       by kind ({@see FigureKind}), in its unit
-     * @param list<string>                    $misleading    what is wrong with its common names
-     * @param string                          $fruitSet      whether it needs a second tree to bear; empty where the flora does not say
-     * @param list<string>                    $parents       of a hybrid, two taxon ids; none otherwise
-     * @param list<Hazard>                    $hazards
-     * @param array<string, Part>             $parts         by id
-     * @param list<SourceReference>           $sources       of description and calendar
-     * @param array<string, StatedNever>            $nevers        what it never shows, by id
+     * @param array<string, StatedNever> $nevers   what it never shows, by id
+     * @param list<Hazard>               $hazards
+     * @param array<string, Part>        $parts    by id
+     * @param list<SourceReference>      $sources  of description and calendar
+     * @param array<string, NumberRange> $figures  by kind ({@see FigureKind}), in its unit
+     * @param string                     $fruitSet whether it needs a second tree to bear; empty where the flora does not say
+     * @param list<string>               $parents  of a hybrid, two taxon ids; none otherwise
      */
     public function __construct(
         public string $id,
         public string $name,
-        public string $author,
-        public string $family,
-        public array $synonyms,
-        public array $commonNames,
+        public Names $names,
         public Status $status,
         public string $summary,
         public Calendar $calendar,
         public Description $description,
-        public array $stages,
+        public Variants $variants,
+        public array $nevers,
         public array $hazards,
         public array $parts,
         public array $sources,
-        public array $positions = [],
         public array $figures = [],
-        public array $parents = [],
-        public array $misleading = [],
         public string $fruitSet = '',
-        public array $nevers = [],
+        public array $parents = [],
     ) {
     }
 
     /** @return list<string> all it goes by but the two names shown first */
     public function otherNames(): array
     {
-        return [...\array_slice($this->commonNames, 1), ...$this->synonyms];
+        return [...\array_slice($this->names->common, 1), ...$this->names->synonyms];
     }
 
     public function isHybrid(): bool
@@ -58,7 +48,7 @@ final readonly class Taxon
 
     public function commonName(): string
     {
-        return $this->commonNames[0] ?? $this->name;
+        return $this->names->common[0] ?? $this->name;
     }
 
     /** The worst it can do to a person, by whatever part and way. */

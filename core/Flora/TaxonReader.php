@@ -63,24 +63,18 @@ final readonly class TaxonReader
         return new Taxon(
             id: $node->text('id'),
             name: $node->text('name'),
-            author: $node->text('author'),
-            family: $node->text('family'),
-            synonyms: $node->texts('synonyms'),
-            commonNames: $common,
+            names: new Names($node->text('author'), $node->text('family'), $common, $node->texts('synonyms'), $node->texts('misleading')),
             status: new Status($status->text('origin'), $status->flag('protected', false), $status->optionalText('note')),
             summary: $node->text('summary'),
             calendar: new Calendar($windows),
             description: $description,
-            stages: $stages,
+            variants: new Variants($stages, $positions),
+            nevers: $nevers,
             hazards: array_map($this->hazard(...), $node->child('hazards')->items()),
             parts: $parts,
             sources: FloraReader::references($node, 'sources', $this->sources),
-            positions: $positions,
             figures: $figures,
-            parents: [],
-            misleading: $node->texts('misleading'),
             fruitSet: $node->optionalText('fruit_set'),
-            nevers: $nevers,
         );
     }
 
@@ -91,7 +85,7 @@ final readonly class TaxonReader
         foreach ($entries as $id => $node) {
             FloraReader::known($this->characters, $id, $node->path, 'character');
             $character = $this->characters[$id];
-            if ($atAHeight && !$character->changesWithPosition) {
+            if ($atAHeight && !$character->variation->withHeight) {
                 throw DocumentError::at($node->path, 'is the same all over the tree, says characters.yaml.');
             }
             if ($character->isNumeric()) {
@@ -208,19 +202,19 @@ final readonly class TaxonReader
             label: $node->text('label'),
             uses: $node->texts('uses'),
             harmful: $harmful,
-            window: $window,
+            timing: null === $window ? null : new Timing(
+                $window, $node->has('identified') ? FloraReader::window($node->child('identified')) : null,
+                365 === $window->days() ? null : $node->word('follows', Phenophase::class), $node->integer('freshness_days', 1, 400),
+            ),
             conditions: [...$ripe, ...$this->conditions($node, 'harmful_when', false)],
             required: $required,
             lookAlikes: array_map($this->lookAlike(...), $node->children('look_alikes')),
-            preparation: $node->texts('preparation'),
-            leave: $node->optionalText('leave'),
-            group: $node->optionalText('group'),
-            freshnessDays: '' === $harmful ? $node->integer('freshness_days', 1, 400) : 1,
+            handling: new Handling(
+                $node->texts('preparation'), $node->optionalText('leave'), $node->optionalText('yield'),
+                $node->has('effort') ? $node->integer('effort', 1, 5) : null,
+            ),
             sources: FloraReader::references($node, 'sources', $this->sources),
-            yield: $node->optionalText('yield'),
-            effort: $node->has('effort') ? $node->integer('effort', 1, 5) : null,
-            identified: $node->has('identified') ? FloraReader::window($node->child('identified')) : null,
-            follows: null === $window || 365 === $window->days() ? null : $node->word('follows', Phenophase::class),
+            group: $node->optionalText('group'),
         );
     }
 
@@ -265,7 +259,7 @@ final readonly class TaxonReader
     {
         FloraReader::known($this->characters, $id, $path, 'character');
 
-        return $this->characters[$id]->varies
+        return $this->characters[$id]->variation->byChance
             ? throw DocumentError::at($path, \sprintf('"%s" varies with light, vigour or planting; no decision may rest on it.', $id))
             : $this->characters[$id];
     }

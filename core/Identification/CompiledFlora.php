@@ -50,7 +50,7 @@ final readonly class CompiledFlora
         $taxa = array_keys($flora->taxa);
         $descriptions = [];
         foreach ($flora->taxa as $taxon) {
-            $descriptions[] = isset($taxon->stages[$stage->value]) ? $taxon->description->overlaidWith($taxon->stages[$stage->value]) : $taxon->description;
+            $descriptions[] = isset($taxon->variants->stages[$stage->value]) ? $taxon->description->overlaidWith($taxon->variants->stages[$stage->value]) : $taxon->description;
         }
         $nevers = array_map(static fn (Taxon $taxon): array => $taxon->standingNevers(), array_values($flora->taxa));
         $characters = array_map(static fn (Character $character): CompiledCharacter => self::character($flora, $character, $descriptions, $nevers, $error), $flora->characters);
@@ -141,7 +141,7 @@ final readonly class CompiledFlora
         foreach (Position::cases() as $position) {
             $there = $differ = [];
             foreach (array_values($flora->taxa) as $t => $taxon) {
-                $overlay = $taxon->positions[$position->value] ?? null;
+                $overlay = $taxon->variants->positions[$position->value] ?? null;
                 $there[] = null === $overlay ? $descriptions[$t] : $descriptions[$t]->overlaidWith($overlay);
                 $differ += array_flip($overlay?->characters() ?? []);
             }
@@ -357,7 +357,7 @@ final readonly class CompiledFlora
         }
         $phases = 0;
         foreach (Phenophase::cases() as $bit => $phase) {
-            $phases |= \in_array($phase, $character->phenophases, true) ? 1 << $bit : 0;
+            $phases |= \in_array($phase, $character->sight->phenophases, true) ? 1 << $bit : 0;
         }
 
         return new CompiledCharacter(

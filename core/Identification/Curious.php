@@ -24,7 +24,7 @@ final readonly class Curious implements Valuation
     {
         $known = null !== $this->identification->examination->finding($character->character->id);
 
-        return new Worth($known ? 0.0 : $this->bits($character), 0.0, (float) $character->character->effort);
+        return new Worth($known ? 0.0 : $this->bits($character), 0.0, (float) $character->character->sight->effort);
     }
 
     public function why(CompiledCharacter $character): Why

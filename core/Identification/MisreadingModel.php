@@ -24,10 +24,10 @@ final readonly class MisreadingModel
     /** Probability, 0.002 to 0.6, that the score as a whole is a misreading; 0 where the flora says it never happens. */
     public static function rate(Finding $finding): float
     {
-        if (0.0 === $finding->character->misreading) {
+        if (0.0 === $finding->character->legibility->misreading) {
             return 0.0;
         }
-        $rate = $finding->character->misreading * $finding->misreadingFactor() / sqrt(min($finding->samples(), self::SAMPLES_THAT_HELP));
+        $rate = $finding->character->legibility->misreading * $finding->misreadingFactor() / sqrt(min($finding->samples(), self::SAMPLES_THAT_HELP));
 
         return max(self::LEAST, min(self::MOST, $rate));
     }
@@ -35,7 +35,7 @@ final readonly class MisreadingModel
     /** The rate of one careful, sure look at one sample. */
     public static function plainRate(Character $character): float
     {
-        return 0.0 === $character->misreading ? 0.0 : max(self::LEAST, $character->misreading);
+        return 0.0 === $character->legibility->misreading ? 0.0 : max(self::LEAST, $character->legibility->misreading);
     }
 
     /**
@@ -60,7 +60,7 @@ final readonly class MisreadingModel
         $ids = array_keys($character->states);
         $matrix = [];
         foreach ($ids as $true) {
-            $named = $character->confusions[$true] ?? [];
+            $named = $character->legibility->confusions[$true] ?? [];
             $others = array_values(array_diff($ids, [$true], $named));
             $toNamed = [] === $named ? 0.0 : ([] === $others ? 1.0 : self::NAMED_SHARE);
             foreach ($named as $id) {

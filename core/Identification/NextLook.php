@@ -84,7 +84,7 @@ final readonly class NextLook
                 if (0 === ($character->phenophases & $phases) || (null !== $scored && [] !== $scored->decidingReadings()) || !$outlook->reaches($character->character)) {
                     continue;
                 }
-                $worth = $contrast->against($id, $number) * $steps[$character->character->organ->value] * (1.0 - $character->character->misreading) / $character->character->effort;
+                $worth = $contrast->against($id, $number) * $steps[$character->character->organ->value] * (1.0 - $character->character->legibility->misreading) / $character->character->sight->effort;
                 if ($worth > $best) {
                     [$looks[$danger->taxon->id], $best] = [$character->character, $worth];
                 }

@@ -29,7 +29,7 @@ final readonly class Outlook
 
     public function reaches(Character $character): bool
     {
-        return \in_array($character->reach, $this->reach, true)
-            && (Instrument::None === $character->instrument || \in_array($character->instrument, $this->kit, true));
+        return \in_array($character->sight->reach, $this->reach, true)
+            && (Instrument::None === $character->sight->instrument || \in_array($character->sight->instrument, $this->kit, true));
     }
 }

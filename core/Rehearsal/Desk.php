@@ -123,7 +123,7 @@ final class Desk
     private function takenOn(): \DateTimeImmutable
     {
         $day = DayOfYear::on($this->date);
-        $window = $this->goal->claim->part->window;
+        $window = $this->goal->claim->part->timing?->window;
 
         return null === $window || $window->contains($day) ? $this->date : $this->date->modify('+'.$day->until($window->from).' days');
     }

@@ -32,7 +32,7 @@ final readonly class Eye
 
     public static function of(ExaminerKind $kind, CompiledFlora $compiled): self
     {
-        $rates = array_map(static fn (CompiledCharacter $c): float => $c->character->misreading, $compiled->characters);
+        $rates = array_map(static fn (CompiledCharacter $c): float => $c->character->legibility->misreading, $compiled->characters);
 
         return new self($kind, max(1e-9, array_sum($rates) / \count($rates)));
     }
@@ -40,7 +40,7 @@ final readonly class Eye
     /** Probability, 0 to 0.6, that a look at this character is misread. */
     public function rate(Character $character): float
     {
-        return min(self::MOST, max(self::LEAST_SHARE * $this->kind->rate(), $this->kind->rate() * $character->misreading / $this->mean));
+        return min(self::MOST, max(self::LEAST_SHARE * $this->kind->rate(), $this->kind->rate() * $character->legibility->misreading / $this->mean));
     }
 
     /**

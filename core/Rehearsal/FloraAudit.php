@@ -149,9 +149,10 @@ final readonly class FloraAudit
                 if ([] === $this->months($taxon, $part)) {
                     $remarks[] = new Remark(true, $where, 'on no day of its window can all required features be seen.');
                 }
-                $wait = null === $part->window || null === $part->identified ? 0 : $part->identified->to->until($part->window->from);
-                if (null !== $part->window && !$part->window->contains($part->identified->to ?? $part->window->from) && $wait > $part->freshnessDays) {
-                    $remarks[] = new Remark(true, $where, \sprintf('no examination holds until it may be taken: %d days, and one holds %d.', $wait, $part->freshnessDays));
+                $timing = $part->timing;
+                $wait = null === $timing?->identified ? 0 : $timing->identified->to->until($timing->window->from);
+                if (null !== $timing && !$timing->window->contains($timing->identified->to ?? $timing->window->from) && $wait > $timing->freshnessDays) {
+                    $remarks[] = new Remark(true, $where, \sprintf('no examination holds until it may be taken: %d days, and one holds %d.', $wait, $timing->freshnessDays));
                 }
                 [$ceiling, $refused] = $this->ceiling($taxon, $part);
                 if ($ceiling < self::CEILING) {
@@ -184,7 +185,7 @@ final readonly class FloraAudit
             $product = 1.0;
             foreach ($part->required as $feature) {
                 $compiled = $stage->characters[$feature->character];
-                $showing = $compiled->character->ripens ? null : Showing::of($compiled, $this->compiled->numbers[$taxon->id], null, 0.0);
+                $showing = $compiled->character->variation->ripens ? null : Showing::of($compiled, $this->compiled->numbers[$taxon->id], null, 0.0);
                 $share = null === $showing ? 1.0 : 0.0;
                 foreach ($showing->values ?? [] as $i => $value) {
                     $share += $feature->accepts($value) ? $showing->shares[$i] ?? 0.0 : 0.0;

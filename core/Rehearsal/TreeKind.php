@@ -60,7 +60,7 @@ final readonly class TreeKind
     {
         $character = $this->compiled->characters[$id];
         $hoped = $this->compiled->numbers[$goal->claim->taxon->id] ?? null;
-        if ($character->character->ripens && $this->taxon()->id === $goal->claim->taxon->id && isset($goal->required[$id])) {
+        if ($character->character->variation->ripens && $this->taxon()->id === $goal->claim->taxon->id && isset($goal->required[$id])) {
             return Showing::of($character, $this->number, $goal->required[$id]->states, 0.0); // ripeness is taken as given
         }
 

@@ -28,7 +28,7 @@ final readonly class Phenology
     /** The part's window of the year at this place; none for a part that may never be taken, or does not come about here. */
     public function window(Part $part): ?Window
     {
-        return null === $part->window ? null : $this->shift->apply($part->window, $part->follows);
+        return null === $part->timing ? null : $this->shift->apply($part->timing->window, $part->timing->follows);
     }
 
     /** @return int one bit per phenophase, in the order of its cases */
@@ -46,7 +46,7 @@ final readonly class Phenology
 
     public function shows(Taxon $taxon, Character $character, DayOfYear $day): bool
     {
-        foreach ($character->phenophases as $phase) {
+        foreach ($character->sight->phenophases as $phase) {
             if (true === $this->stretch($taxon, $phase)?->contains($day)) {
                 return true;
             }
@@ -64,7 +64,7 @@ final readonly class Phenology
         }
         $out = [];
         foreach ($flora->characters as $character) {
-            $bits = array_map(static fn (Phenophase $phase): int => 1 << (int) array_search($phase, Phenophase::cases(), true), $character->phenophases);
+            $bits = array_map(static fn (Phenophase $phase): int => 1 << (int) array_search($phase, Phenophase::cases(), true), $character->sight->phenophases);
             if (0 === ($shown & array_sum($bits))) {
                 $out[] = $character->id;
             }
@@ -78,7 +78,7 @@ final readonly class Phenology
     {
         $waits = $this->waits($taxon, $from);
         $soonest = null;
-        foreach ($character->phenophases as $phase) {
+        foreach ($character->sight->phenophases as $phase) {
             $wait = $waits[$phase->value] ?? null;
             $soonest = null === $wait || (null !== $soonest && $soonest <= $wait) ? $soonest : $wait;
         }
@@ -107,7 +107,7 @@ final readonly class Phenology
      */
     public function canShow(Taxon $taxon, Character $character, DayOfYear $day, int $leeway): bool
     {
-        foreach ($character->phenophases as $phase) {
+        foreach ($character->sight->phenophases as $phase) {
             $window = $this->stretch($taxon, $phase);
             if (null !== $window && ($window->contains($day) || $day->until($window->from) <= $leeway || $window->to->until($day) <= $leeway)) {
                 return true;

@@ -53,7 +53,7 @@ final readonly class SpeciesPage
         }
 
         return new TaxonView(
-            $taxon->id, $taxon->name, $taxon->author, $taxon->family, $taxon->synonyms, $taxon->commonNames, $taxon->misleading, $taxon->fruitSet,
+            $taxon->id, $taxon->name, $taxon->names->author, $taxon->names->family, $taxon->names->synonyms, $taxon->names->common, $taxon->names->misleading, $taxon->fruitSet,
             $taxon->status->origin, $taxon->status->protected, $taxon->status->note, $taxon->severity()->value, $taxon->summary, $described,
             array_map(static fn (Hazard $h): HazardView => new HazardView($h->part, $h->who, $h->way, $h->severity->value, $h->note), $taxon->hazards),
             array_values(array_map(fn (Part $part): PartView => $this->part($flora, $taxon, $part), $taxon->parts)),
@@ -92,7 +92,7 @@ final readonly class SpeciesPage
     private function part(Flora $flora, Taxon $taxon, Part $part): PartView
     {
         return new PartView(
-            $part->id, $part->label, $part->uses, $part->harmful, $part->window?->words() ?? '', $part->identified?->words() ?? '',
+            $part->id, $part->label, $part->uses, $part->harmful, $part->timing?->window?->words() ?? '', $part->timing?->identified?->words() ?? '',
             array_map(static fn (Condition $c): ConditionView => new ConditionView($c->id, $c->question, $c->note, $c->wanted), $part->conditions),
             array_map(fn (RequiredFeature $f): RequiredFeatureView => $this->required($flora->character($f->character), $f), $part->required),
             array_map(static function (LookAlike $l) use ($flora): LookAlikeView {
@@ -100,7 +100,7 @@ final readonly class SpeciesPage
 
                 return new LookAlikeView($other->id, $other->commonName(), $other->name, $l->severity->value, $l->note);
             }, $part->lookAlikes),
-            $part->preparation, $part->leave, $part->freshnessDays, $this->sources($flora, $part->sources), $this->rehearsed($flora, $taxon, $part), $part->yield, $part->effort,
+            $part->handling->preparation, $part->handling->leave, $part->freshnessDays(), $this->sources($flora, $part->sources), $this->rehearsed($flora, $taxon, $part), $part->handling->yield, $part->handling->effort,
         );
     }
 

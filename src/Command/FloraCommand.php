@@ -99,7 +99,7 @@ final class FloraCommand extends Command
     private function showTaxon(Flora $flora, string $id, OutputInterface $output): void
     {
         $taxon = $flora->taxon($id);
-        $output->writeln(\sprintf("%s %s, %s (%s)\n%s", $taxon->name, $taxon->author, $taxon->commonName(), $taxon->family, $taxon->summary));
+        $output->writeln(\sprintf("%s %s, %s (%s)\n%s", $taxon->name, $taxon->names->author, $taxon->commonName(), $taxon->names->family, $taxon->summary));
         foreach ($flora->characters as $character) {
             $range = $taxon->description->range($character->id);
             $frequencies = $taxon->description->frequencies($character->id) ?? [];

@@ -9,8 +9,11 @@ use Hylognosis\Flora\Character;
 use Hylognosis\Flora\CharacterKind;
 use Hylognosis\Flora\Description;
 use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\Handling;
 use Hylognosis\Flora\Hazard;
 use Hylognosis\Flora\Instrument;
+use Hylognosis\Flora\Legibility;
+use Hylognosis\Flora\Names;
 use Hylognosis\Flora\NumberRange;
 use Hylognosis\Flora\Organ;
 use Hylognosis\Flora\Part;
@@ -19,11 +22,14 @@ use Hylognosis\Flora\Reach;
 use Hylognosis\Flora\Region;
 use Hylognosis\Flora\RequiredFeature;
 use Hylognosis\Flora\Severity;
+use Hylognosis\Flora\Sight;
 use Hylognosis\Flora\State;
 use Hylognosis\Flora\StatedNever;
 use Hylognosis\Flora\Status;
 use Hylognosis\Flora\Sureness;
 use Hylognosis\Flora\Taxon;
+use Hylognosis\Flora\Timing;
+use Hylognosis\Flora\Variants;
 use Hylognosis\Measure\Length;
 use Hylognosis\Measure\Place;
 use Hylognosis\Measure\Window;
@@ -60,7 +66,7 @@ final readonly class GeneratedFlora
 
         return new Character(
             'c'.$c, $organ, $numeric ? CharacterKind::Number : CharacterKind::States, 'c'.$c, 'c'.$c.'?', '', $states, $numeric ? 'cm' : '',
-            Phenophase::cases(), Reach::Hand, Instrument::None, $random->getInt(1, 3), 0.03, [], false, false, null,
+            new Sight(Phenophase::cases(), Reach::Hand, Instrument::None, $random->getInt(1, 3)), new Legibility(0.03),
         );
     }
 
@@ -91,11 +97,11 @@ final readonly class GeneratedFlora
         }
 
         return new Taxon(
-            't'.$t, 'Taxon '.$t, '', 'Generated', [], ['taxon '.$t], new Status('native', false, ''), '',
-            new Calendar(['in-leaf' => Window::wholeYear()]), new Description($frequencies, $ranges), [],
+            't'.$t, 'Taxon '.$t, new Names('', 'Generated', ['taxon '.$t]), new Status('native', false, ''), '',
+            new Calendar(['in-leaf' => Window::wholeYear()]), new Description($frequencies, $ranges), new Variants(), $nevers,
             $dangerous ? [new Hazard('leaf', 'people', 'eating', Severity::Serious, '', [])] : [],
-            ['leaf' => new Part('leaf', 'leaf', [], $dangerous ? 'harmful' : '', $dangerous ? null : Window::wholeYear(), [], $dangerous ? [] : $required, [], [], '', '', 7, [])],
-            [], nevers: $nevers,
+            ['leaf' => new Part('leaf', 'leaf', [], $dangerous ? 'harmful' : '', $dangerous ? null : new Timing(Window::wholeYear(), null, null, 7), [], $dangerous ? [] : $required, [], new Handling(), [])],
+            [],
         );
     }
 }

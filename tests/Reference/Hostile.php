@@ -81,7 +81,7 @@ final class Hostile
         $true = $this->chance(75) ? $taxon : $this->pick(array_values($this->flora->taxa));
         $window = $part->examinedIn();
         $date = null === $window || $this->chance(7) ? $this->dayOfYear($this->dice->getInt(0, 364)) : $this->dayOfYear(($window->from->number - 1 + $this->dice->getInt(0, $window->days() - 1)) % 365);
-        $decidedOn = $this->chance(80) ? $date : $this->later($date, $this->dice->getInt(-1, $part->freshnessDays + 2));
+        $decidedOn = $this->chance(80) ? $date : $this->later($date, $this->dice->getInt(-1, $part->freshnessDays() + 2));
         $scores = $this->bent($this->asHoped($taxon, $part, $true, 0));
         $answers = $this->answers($part, $date, $decidedOn);
         $atHome = $this->chance(92);
@@ -153,7 +153,7 @@ final class Hostile
         foreach ([
             'a harmful part' => '' === $part->harmful, 'a learner' => ExaminerRole::Instructor === $role, 'the lead' => $sum >= 0.95 && \in_array($this->compiled->taxa[$best], $kinds, true),
             'something unlisted' => $identification->unlisted <= 0.02, 'the fit' => $identification->fit >= 0.02, 'the second person' => $agreed, 'dissent' => !$dissent,
-            'the end' => null !== $clearance->until && $clearance->until->format('Y-m-d') >= $decidedOn && $clearance->until->format('Y-m-d') <= $this->later($decidedOn, $part->freshnessDays),
+            'the end' => null !== $clearance->until && $clearance->until->format('Y-m-d') >= $decidedOn && $clearance->until->format('Y-m-d') <= $this->later($decidedOn, $part->freshnessDays()),
         ] as $what => $holds) {
             if (!$holds) {
                 $this->faults[] = "examination $n, {$taxon->id} {$part->id}: cleared against $what";
@@ -282,7 +282,7 @@ final class Hostile
         if ($this->chance(30) && !$character->isNumeric() && !$score['na']) {
             $other['values'] = array_values(array_unique([...$score['values'], ...$other['values']]));
         }
-        if ($character->changesWithPosition && $this->chance(50)) {
+        if ($character->variation->withHeight && $this->chance(50)) {
             $other['position'] = $this->pick(['low', 'high']);
         }
         $scores = [$other];

@@ -183,13 +183,13 @@ final readonly class Reckoning
      */
     public function partIsReady(array $answers, string $decidedOn): bool
     {
-        $inside = fn (string $date): bool => null !== $this->part->window && self::within($this->part->window->from->number, $this->part->window->to->number, self::dayOf($date));
+        $inside = fn (string $date): bool => null !== $this->part->timing && self::within($this->part->timing->window->from->number, $this->part->timing->window->to->number, self::dayOf($date));
         if ('' !== $this->part->harmful || !$inside($decidedOn)) {
             return false;
         }
         foreach ($this->part->conditions as $condition) {
             [$found, $on] = $answers[$condition->id] ?? [null, ''];
-            if ($found !== $condition->wanted || $on > $decidedOn || self::age($on, $decidedOn) > $this->part->freshnessDays || !$inside($on)) {
+            if ($found !== $condition->wanted || $on > $decidedOn || self::age($on, $decidedOn) > $this->part->freshnessDays() || !$inside($on)) {
                 return false;
             }
         }
@@ -199,7 +199,7 @@ final readonly class Reckoning
 
     public function isFresh(string $decidedOn): bool
     {
-        return $this->date <= $decidedOn && self::age($this->date, $decidedOn) <= $this->part->freshnessDays;
+        return $this->date <= $decidedOn && self::age($this->date, $decidedOn) <= $this->part->freshnessDays();
     }
 
     /** Whether a deadly kind is listed, or passes with three misreadings of required features or fewer. */
@@ -240,7 +240,7 @@ final readonly class Reckoning
             return true;
         }
         foreach ($this->part->required as $feature) {
-            if ($feature->character !== $character->id || $character->ripens) {
+            if ($feature->character !== $character->id || $character->variation->ripens) {
                 continue;
             }
             foreach ($oneOf as $value) {
@@ -302,7 +302,7 @@ final readonly class Reckoning
 
     private function isFirm(Character $character): bool
     {
-        return !$character->varies && 'site' !== $character->organ->value && 'number' !== $character->kind->value;
+        return !$character->variation->byChance && 'site' !== $character->organ->value && 'number' !== $character->kind->value;
     }
 
     /** @param list<string|float> $oneOf */
@@ -329,7 +329,7 @@ final readonly class Reckoning
     private function described(string $position): \Hylognosis\Flora\Description
     {
         $description = $this->taxon->description;
-        foreach ([$this->taxon->stages[LifeStage::Mature->value] ?? null, $this->taxon->positions[$position] ?? null] as $overlay) {
+        foreach ([$this->taxon->variants->stages[LifeStage::Mature->value] ?? null, $this->taxon->variants->positions[$position] ?? null] as $overlay) {
             $description = null === $overlay ? $description : $description->overlaidWith($overlay);
         }
 
@@ -459,7 +459,7 @@ final readonly class Reckoning
     {
         foreach (Phenophase::cases() as $phase) {
             $window = $this->taxon->calendar->window($phase);
-            if (null !== $window && \in_array($phase, $character->phenophases, true)) {
+            if (null !== $window && \in_array($phase, $character->sight->phenophases, true)) {
                 for ($off = -14; $off <= 14; ++$off) {
                     if (self::within($window->from->number, $window->to->number, ($this->day - 1 + $off + 365) % 365 + 1)) {
                         return true;

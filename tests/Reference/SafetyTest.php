@@ -100,7 +100,7 @@ final class SafetyTest extends TestCase
             self::assertNotEmpty($audit->months($taxon, $part), $where);
             self::assertGreaterThan(0.75, $audit->ceiling($taxon, $part)[0], $where.': too many right trees cannot meet the list');
             foreach ($part->required as $feature) {
-                self::assertLessThanOrEqual(4, $flora->character($feature->character)->effort, $where.' '.$feature->character);
+                self::assertLessThanOrEqual(4, $flora->character($feature->character)->sight->effort, $where.' '.$feature->character);
                 self::assertGreaterThanOrEqual(1, $feature->samples);
             }
         }
@@ -117,7 +117,7 @@ final class SafetyTest extends TestCase
                 foreach ([...$feature->states, ...$feature->beside] as $state) {
                     $shown = 0.0;
                     foreach ($kin as $one) {
-                        foreach ([$one->description, ...array_values($one->stages)] as $description) {
+                        foreach ([$one->description, ...array_values($one->variants->stages)] as $description) {
                             $shown = max($shown, $description->frequencies($feature->character)[$state] ?? 0.0);
                         }
                     }
@@ -140,7 +140,7 @@ final class SafetyTest extends TestCase
             $grown = $taxon->description->range('outline.height');
             $last = null;
             foreach (['sapling', 'young'] as $stage) {
-                $height = ($taxon->stages[$stage] ?? null)?->range('outline.height');
+                $height = ($taxon->variants->stages[$stage] ?? null)?->range('outline.height');
                 if ($height instanceof NumberRange && null !== $grown) {
                     self::assertLessThanOrEqual($grown->most, $height->high, $taxon->id.' '.$stage);
                     self::assertGreaterThanOrEqual($last->low ?? 0.0, $height->low, $taxon->id.' '.$stage);
@@ -157,7 +157,7 @@ final class SafetyTest extends TestCase
     public function testAYoungTreeIsOfTheSameKindAsAGrownOne(string $letter): void
     {
         foreach (Floras::get($letter)->taxa as $taxon) {
-            foreach ($taxon->stages as $stage => $overlay) {
+            foreach ($taxon->variants->stages as $stage => $overlay) {
                 foreach ($overlay->characters() as $id) {
                     $shares = $overlay->frequencies($id);
                     $grown = $taxon->description->frequencies($id);
@@ -168,7 +168,7 @@ final class SafetyTest extends TestCase
                 }
             }
         }
-        self::assertNull((Floras::get('C')->taxon('dermatophyllum-secundiflorum')->stages['young'] ?? null)?->frequencies('twig.spines'), 'mescal bean has no thorns at any age');
+        self::assertNull((Floras::get('C')->taxon('dermatophyllum-secundiflorum')->variants->stages['young'] ?? null)?->frequencies('twig.spines'), 'mescal bean has no thorns at any age');
     }
 
     /** What is known to harm people is counted dangerous in each flora that holds it; sources in the taxon files. */

@@ -30,8 +30,8 @@ final readonly class CharacterView
         return new self(
             $c->id, $c->organ->value, $c->kind->value, $c->label, $c->question, $c->hint,
             array_values(array_map(static fn (State $s): StateView => new StateView($s->id, $s->label, $s->definition, $s->drawing, $s->absence), $c->states)),
-            $c->unit, array_map(static fn (Phenophase $p): string => $p->value, $c->phenophases), $c->reach->value, $c->instrument->value, $c->effort,
-            $c->applies?->character, $c->applies->states ?? [], $c->changesWithAge, $c->changesWithPosition, $c->varies,
+            $c->unit, array_map(static fn (Phenophase $p): string => $p->value, $c->sight->phenophases), $c->sight->reach->value, $c->sight->instrument->value, $c->sight->effort,
+            $c->applies?->character, $c->applies->states ?? [], $c->variation->withAge, $c->variation->withHeight, $c->variation->byChance,
             array_values(array_map(static fn (StateGroup $g): StateGroupView => new StateGroupView($g->id, $g->label, $g->definition, $g->states), $c->groups)),
         );
     }

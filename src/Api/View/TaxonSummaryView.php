@@ -21,8 +21,8 @@ final readonly class TaxonSummaryView
     public static function of(Taxon $taxon): self
     {
         return new self(
-            $taxon->id, $taxon->name, $taxon->author, $taxon->family, $taxon->commonName(), $taxon->otherNames(), $taxon->severity()->value,
-            array_values(array_map(static fn (Part $part): PartSummaryView => new PartSummaryView($part->id, $part->label, $part->harmful, $part->window?->words() ?? ''), $taxon->parts)),
+            $taxon->id, $taxon->name, $taxon->names->author, $taxon->names->family, $taxon->commonName(), $taxon->otherNames(), $taxon->severity()->value,
+            array_values(array_map(static fn (Part $part): PartSummaryView => new PartSummaryView($part->id, $part->label, $part->harmful, $part->timing?->window?->words() ?? ''), $taxon->parts)),
         );
     }
 }

@@ -106,7 +106,7 @@ final class GateTest extends TestCase
         foreach ($part->conditions as $condition) {
             $conditions[$condition->id] = $condition->wanted;
         }
-        $day = '2027-'.$part->window?->from->plus(6);
+        $day = '2027-'.$part->timing?->window?->from->plus(6);
         $clearance = (new Gate())->decide(Dossiers::of($taxon->id, $part->id, $scores, $conditions, date: $day, second: $scores));
         self::assertSame(Answer::Cleared, $clearance->answer, Dossiers::words($clearance->because));
     }

@@ -46,7 +46,7 @@ final class NextLookTest extends TestCase
         $first = \array_slice($suggestions, 0, 4);
         self::assertCount(4, array_filter($first, static fn (Suggestion $s): bool => $s->required), implode(', ', self::ids($first)));
         $pith = array_values(array_filter($suggestions, static fn (Suggestion $s): bool => 'twig.pith' === $s->character->id))[0];
-        self::assertGreaterThan(1, $pith->character->effort, 'a cut is dearer than a glance, and is needed all the same');
+        self::assertGreaterThan(1, $pith->character->sight->effort, 'a cut is dearer than a glance, and is needed all the same');
         self::assertContains('twig.pith', self::ids(\array_slice($suggestions, 0, \count($aim->open))));
     }
 
