@@ -25,6 +25,9 @@ use Hylognosis\Season\Phenology;
 /** Takes one full step: rank, explain, decide, suggest. The screens and the shell both ask here. */
 final readonly class Assessor
 {
+    /** A tree more likely this kind than all others together is looked at as one. */
+    private const TAKEN_FOR = 0.5;
+
     public function __construct(
         private Identifier $identifier = new Identifier(),
         private Gate $gate = new Gate(),
@@ -50,14 +53,40 @@ final readonly class Assessor
             person: $inquiry->person,
         );
         $contrast = Contrast::of($identification->compiled, $inquiry->claim->taxon->id);
-        $aim = new Aim($inquiry->claim->taxon, (new RequiredFeatures())->open($dossier), $dossier->openDangers(), (new NoContradiction())->broken($dossier));
+        $aim = $inquiry->covered
+            ? $this->ownAim($identification, $phenology)
+            : new Aim($inquiry->claim->taxon, (new RequiredFeatures())->open($dossier), $dossier->openDangers(), (new NoContradiction())->broken($dossier));
 
         return new Assessment(
             $identification,
             $this->reports($identification, $dossier->dangers, $inquiry->claim->taxon->id, $contrast, $outlook),
             $this->gate->decide($dossier),
-            $this->nextLook->suggest($identification, $outlook, $aim, contrast: $contrast),
+            $this->nextLook->suggest($identification, $outlook, $aim, contrast: $inquiry->covered ? null : $contrast),
         );
+    }
+
+    /**
+     * What somebody who does not know the hope is after: any part of the kind that his own scores put first. The order of the looks
+     * then tells nothing but what he has seen himself.
+     */
+    private function ownAim(Identification $identification, Phenology $phenology): ?Aim
+    {
+        $leader = $identification->leader();
+        if ($leader->posterior < self::TAKEN_FOR) {
+            return null;
+        }
+        $taxon = $identification->compiled->flora->taxon($leader->taxon);
+        $open = [];
+        foreach ($taxon->parts as $part) {
+            foreach ($part->required as $feature) {
+                if (null === $identification->examination->finding($feature->character)) {
+                    $open[$feature->character] ??= $feature;
+                }
+            }
+        }
+        $dangers = array_filter(Dossier::dangersBut($identification, null, $phenology), static fn (Danger $danger): bool => !$danger->isExcluded() && $danger->taxon !== $taxon);
+
+        return new Aim($taxon, array_values($open), array_values($dangers));
     }
 
     /** @param callable(LifeStage): CompiledFlora $compiled */

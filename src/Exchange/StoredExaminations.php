@@ -71,6 +71,7 @@ final readonly class StoredExaminations
             array_map(Reach::from(...), $record->reach),
             array_map(Instrument::from(...), $record->kit),
             $record->examiner->id,
+            $record->hidesTheHope(),
         );
     }
 

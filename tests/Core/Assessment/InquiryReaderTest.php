@@ -6,6 +6,7 @@ namespace App\Tests\Core\Assessment;
 
 use App\Tests\Support\Starter;
 use Hylognosis\Assessment\Assessor;
+use Hylognosis\Assessment\Inquiry;
 use Hylognosis\Assessment\InquiryReader;
 use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
@@ -39,6 +40,27 @@ final class InquiryReaderTest extends TestCase
         $assessment = (new Assessor())->assess(static fn () => Starter::compiled(), (new InquiryReader())->read(Starter::flora(), Node::root($document)));
         self::assertNull($assessment->clearance);
         self::assertCount(9, $assessment->dangers);
+    }
+
+    /** Somebody who looks as the second person must not read the hope from the order of the looks. */
+    public function testWhatIsSuggestedToACoveredExaminerDoesNotHangOnTheHope(): void
+    {
+        $next = [];
+        foreach ([true, false] as $covered) {
+            foreach (['sambucus-nigra' => 'flower', 'castanea-sativa' => 'nut', 'cornus-mas' => 'fruit'] as $taxon => $part) {
+                $inquiry = (new InquiryReader())->read(Starter::flora(), Node::root([
+                    'claim' => ['taxon' => $taxon, 'part' => $part],
+                    'observations' => [['character' => 'flower.head', 'states' => ['flat']], ['character' => 'twig.woodiness', 'states' => ['woody']], ...self::DOCUMENT['observations']],
+                ] + self::DOCUMENT));
+                $inquiry = new Inquiry($inquiry->examination, $inquiry->place, $inquiry->decidedOn, $inquiry->claim, $inquiry->terms, covered: $covered);
+                $looks = (new Assessor())->assess(static fn () => Starter::compiled(), $inquiry)->next;
+                $next[(int) $covered][] = array_map(static fn ($s): array => [$s->character->id, $s->worth, $s->required, $s->apart], $looks);
+            }
+        }
+        self::assertNotSame($next[0][0], $next[0][1], 'who knows the hope is led by it');
+        self::assertSame($next[1][0], $next[1][1]);
+        self::assertSame($next[1][0], $next[1][2]);
+        self::assertNotSame([], array_filter($next[1][0], static fn (array $look): bool => $look[2]), 'but is led, by what the tree was taken for');
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
