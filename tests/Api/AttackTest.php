@@ -141,7 +141,7 @@ final class AttackTest extends ApiTestCase
         $address = $this->begin('M-01');
         $kinds = [
             ['character' => 'twig.spines', 'answer' => 'nothing-there'], ['character' => 'leaf.bands', 'answer' => 'does-not-apply'], ['character' => 'fruit.kind', 'answer' => 'cannot-be-seen'],
-            ['character' => 'leaf.margin', 'states' => ['fine-teeth', 'coarse-teeth'], 'either' => true],
+            ['character' => 'leaf.margin', 'states' => ['saw-teeth', 'double-teeth'], 'either' => true],
         ];
         foreach ($kinds as $n => $body) {
             $scores = self::at($this->call('POST', $address.'/scores', $body), 'scores');

@@ -41,7 +41,7 @@ final class ExaminationApiTest extends ApiTestCase
     {
         $this->signIn('marta');
         $address = $this->begin('M-01', self::ELDER_FLOWER);
-        $this->score($address, ['leaf.arrangement' => ['opposite', 3], 'twig.pith' => ['white-wide', 2]]);
+        $this->score($address, ['leaf.arrangement' => ['opposite', 3], 'twig.pith' => ['wide', 2]]);
         $table = $this->call('GET', $address.'/evidence/sambucus-nigra/euonymus-europaeus');
         $sum = array_sum(array_map(static fn (mixed $row): float => \is_array($row) && is_numeric($row['decibans']) ? (float) $row['decibans'] : 0.0, (array) self::at($table, 'evidence')));
         self::assertEqualsWithDelta(self::at($table, 'decibans'), $sum, 1e-9);

@@ -11,8 +11,8 @@ use Facebook\WebDriver\WebDriverKeys;
 final class ExamineTest extends BrowserTestCase
 {
     private const ELDER = [
-        'twig' => ['leaf.arrangement' => ['opposite', 2], 'twig.woodiness' => ['woody', 1], 'twig.pith' => ['white-wide', 1]],
-        'leaf' => ['leaf.kind' => ['pinnate', 1], 'leaf.leaflet-count' => '5 7', 'leaf.stipules' => ['none', 2], 'leaf.margin' => ['fine-teeth', 2]],
+        'twig' => ['leaf.arrangement' => ['opposite', 2], 'twig.woodiness' => ['woody', 1], 'twig.pith' => ['wide', 1], 'twig.pith-colour' => ['white', 1]],
+        'leaf' => ['leaf.kind' => ['pinnate', 1], 'leaf.leaflet-count' => '5 7', 'leaf.stipules' => ['none', 2], 'leaf.margin' => ['saw-teeth', 2]],
         'scent' => ['scent.crushed' => ['rank', 2]],
         'flower' => ['flower.head' => ['flat', 2], 'flower.anthers' => ['yellow', 2]],
     ];

@@ -31,13 +31,13 @@ final class Starter
         'twig.woodiness' => ['woody', 2], 'twig.pith' => ['white-wide', 1], 'flower.head' => ['flat', 4], 'flower.anthers' => ['yellow', 4], 'scent.crushed' => ['rank', 2],
     ];
     /** The same against the shipped flora, with the look that parts it from tree of heaven. */
-    public const ELDER_AS_SHIPPED = self::ELDER + ['leaf.margin' => ['fine-teeth', 3]];
+    public const ELDER_AS_SHIPPED = ['leaf.margin' => ['saw-teeth', 3], 'twig.pith' => ['wide', 1], 'twig.pith-colour' => ['white', 1]] + self::ELDER;
     public const FIR = [
         'leaf.kind' => ['needle', 4], 'leaf.bands' => ['two-white', 5], 'leaf.needle-tip' => ['notched', 4], 'twig.needle-scar' => ['round', 4],
         'twig.hairs' => ['hairy', 2], 'bud.shape' => ['egg', 2], 'scent.crushed' => ['resin', 2],
     ];
     /** The same against the shipped flora, which asks for the arrangement as well. */
-    public const FIR_AS_SHIPPED = self::FIR + ['leaf.arrangement' => ['spiral', 3]];
+    public const FIR_AS_SHIPPED = ['leaf.arrangement' => ['alternate', 3]] + self::FIR;
     public const YEW = [
         'leaf.kind' => ['needle', 4], 'leaf.bands' => ['pale-green', 5], 'leaf.needle-tip' => ['soft-point', 4], 'twig.needle-scar' => ['running-down', 3],
         'scent.crushed' => ['faint', 2],

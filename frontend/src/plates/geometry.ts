@@ -1,7 +1,7 @@
 /** Outlines of leaf blades and lines of their edges, as SVG path data, from the words of a description. */
 
 export type Blade = "lance" | "egg" | "round" | "wedge" | "strap" | "diamond";
-export type Margin = "smooth" | "fine-teeth" | "coarse-teeth" | "double-teeth" | "bristle-teeth" | "spiny" | "round-teeth";
+export type Margin = "smooth" | "fine-teeth" | "middling-teeth" | "coarse-teeth" | "double-teeth" | "bristle-teeth" | "spiny" | "round-teeth";
 
 /** Half the width of a blade, as a share of its length, at t from its foot (0) to its tip (1). */
 const HALF_WIDTH: Record<Blade, (t: number) => number> = {
@@ -16,6 +16,7 @@ const HALF_WIDTH: Record<Blade, (t: number) => number> = {
 const TEETH: Record<Margin, { count: number; depth: number }> = {
   smooth: { count: 0, depth: 0 },
   "fine-teeth": { count: 15, depth: 0.035 },
+  "middling-teeth": { count: 11, depth: 0.05 },
   "coarse-teeth": { count: 7, depth: 0.075 },
   "double-teeth": { count: 7, depth: 0.065 },
   spiny: { count: 6, depth: 0.12 },

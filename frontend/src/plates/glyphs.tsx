@@ -48,6 +48,9 @@ const COLOURS: Record<string, [string, number]> = {
   blue: ["#4f6590", 150],
   pink: ["#d987a0", 60],
   silver: ["#c9d2d2", 120],
+  yellowish: ["#c4a660", 90],
+  straw: ["#cbb079", 75],
+  tan: ["#b5763f", 15],
   orange: ["#d9622b", 90],
 };
 /** Where the same word means another tint. */
@@ -57,6 +60,8 @@ const NAMED: Record<string, string> = {
   "twig-grey": "grey-brown",
   "twig-red": "red-brown",
   "twig-redder": "red",
+  "twig-orange": "tan",
+  "bark-yellow": "yellowish",
   "inner-green": "greenish",
   "inner-brown": "grey-brown",
   "under-blue": "grey",
@@ -1016,7 +1021,7 @@ const FAMILIES: [RegExp, (rest: string) => ReactNode][] = [
   ],
   [/^leaf-(needle|simple|trifoliate|palmate|pinnate)$/, (s) => <Leaf kind={s as LeafKind} />],
   [/^leaf-bipinnate$/, () => <Leaf kind="twice-pinnate" leaflets={7} />],
-  [/^margin-(smooth|fine|coarse|double|bristle)$/, (s) => marginGlyph((s === "smooth" ? s : `${s}-teeth`) as Margin)],
+  [/^margin-(smooth|fine|middling|coarse|double|bristle)$/, (s) => marginGlyph((s === "smooth" ? s : `${s}-teeth`) as Margin)],
   [/^blade-(.+)$/, (s) => bladeGlyph(s as Blade)],
 ];
 

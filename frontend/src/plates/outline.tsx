@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 
-export type Crown = "cone" | "round" | "arching" | "ragged" | "narrow";
+export type Crown = "cone" | "round" | "arching" | "ragged" | "narrow" | "broad" | "flat" | "oval" | "vase" | "windswept";
 export type Stems = "single" | "several" | "herb" | "climber";
 
 const CROWN: Record<Crown, string> = {
@@ -9,6 +9,11 @@ const CROWN: Record<Crown, string> = {
   arching:
     "M32 10C20 6 10 14 7 30C5 38 6 44 9 46C13 36 16 44 20 46C24 34 28 44 32 46C36 44 40 34 44 46C48 44 51 36 55 46C58 44 59 38 57 30C54 14 44 6 32 10Z",
   narrow: "M32 4C25 12 24 40 27 50H37C40 40 39 12 32 4Z",
+  broad: "M32 16C8 14 2 26 5 36C10 48 24 42 32 44C40 42 54 48 59 36C62 26 56 14 32 16Z",
+  flat: "M4 26C6 14 18 14 32 14C46 14 58 14 60 26C50 32 40 36 32 44C24 36 14 32 4 26Z",
+  oval: "M32 4C18 8 11 26 15 40C21 50 43 50 49 40C53 26 46 8 32 4Z",
+  vase: "M28 48C22 36 10 26 7 13C18 4 46 4 57 13C54 26 42 36 36 48Z",
+  windswept: "M28 46C16 40 14 22 26 12C40 6 60 10 60 18C54 22 52 22 50 28C46 38 38 42 28 46Z",
   ragged: "M30 6L40 10L46 8L44 18L54 20L46 28L52 38L40 34L36 44L28 38L18 46L20 34L8 34L16 26L10 16L22 18L22 8L28 13Z",
 };
 

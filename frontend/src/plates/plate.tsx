@@ -1,6 +1,5 @@
 import type { CSSProperties } from "react";
 import type { Schemas } from "../api/client";
-import { Bark, type BarkSurface } from "./bark";
 import type { Base, Blade, Lobes, Margin } from "./geometry";
 import { drawing } from "./glyphs";
 import { Leaf, type LeafKind } from "./leaf";
@@ -43,17 +42,22 @@ export function Plate({ description, name }: { description: Described[]; name: s
       .replace(/, ([^,]*), ([^,]*)$/, ", $1 or $2");
   const fruit = figure("fruit.kind");
   const berry = PALE.has(colours("fruit.colour")[0]?.state ?? "") ? ({ "--plate-berry": "var(--plate-fill)" } as CSSProperties) : undefined;
-  const bark = usual<BarkSurface>("bark.surface");
   const kind = usual<LeafKind>("leaf.kind");
+  const edge = usual<Margin | "saw-teeth">("leaf.margin") ?? "smooth";
+  const margin: Margin = edge === "saw-teeth" ? `${usual<"fine" | "middling" | "coarse">("leaf.teeth") ?? "middling"}-teeth` : edge;
+  const form = usual<string>("outline.habit");
+  const stems: Stems = form === "climber" || form === "herb" ? form : (usual<Stems>("outline.stems") ?? "single");
+  const rows = usual<Arrangement>("leaf.arrangement") ?? "alternate";
+  const arrangement: Arrangement = rows === "alternate" && usual<string>("leaf.ranks") === "all-round" ? "spiral" : rows;
   const lobed = usual<Lobes["kind"]>("leaf.lobes");
   const cells = [
-    { label: "outline", art: <Outline crown={usual<Crown>("outline.crown") ?? "round"} stems={usual<Stems>("outline.stems") ?? "single"} /> },
-    { label: "bark", art: bark ? <Bark surface={bark} /> : null },
+    { label: "outline", art: <Outline crown={usual<Crown>("outline.crown") ?? "round"} stems={stems} /> },
+    { label: "bark", art: figure("bark.surface") },
     {
       label: "twig",
       art: (
         <Twig
-          arrangement={usual<Arrangement>("leaf.arrangement") ?? "alternate"}
+          arrangement={arrangement}
           {...(usual<BudShape>("bud.shape") ? { bud: usual<BudShape>("bud.shape") as BudShape } : {})}
           spines={usual<"paired" | "single" | "branched" | "none">("twig.spines") ?? "none"}
         />
@@ -66,7 +70,7 @@ export function Plate({ description, name }: { description: Described[]; name: s
           kind={kind}
           leaflets={middle("leaf.leaflet-count") ?? 7}
           shape={usual<Blade>("leaf.outline") ?? "egg"}
-          margin={usual<Margin>("leaf.margin") ?? "smooth"}
+          margin={margin}
           base={usual<Base>("leaf.base") ?? "equal"}
           {...(lobed && lobed !== "none"
             ? {

@@ -1,12 +1,14 @@
 import { spread } from "./geometry";
 
 export type Arrangement = "opposite" | "alternate" | "spiral" | "whorled";
-export type BudShape = "pointed" | "egg" | "round" | "hidden";
+export type BudShape = "pointed" | "egg" | "round" | "hidden" | "lopsided" | "half-hidden";
 
 const BUD: Record<BudShape, string> = {
   pointed: "M0 0C-4 -4 -3 -12 0 -17C3 -12 4 -4 0 0Z",
   egg: "M0 0C-6 -3 -5 -11 0 -12C5 -11 6 -3 0 0Z",
   round: "M0 0C-7 -1 -7 -10 0 -10C7 -10 7 -1 0 0Z",
+  lopsided: "M0 0C-8 -3 -6 -10 -1 -13C4 -11 4 -3 0 0Z",
+  "half-hidden": "M-3 0C-3 -5 3 -5 3 0Z",
   hidden: "M-3 -1C-1 -4 1 -4 3 -1",
 };
 

@@ -24,7 +24,7 @@ const character = (id: string, states: string[]): Character => ({
   varies: false,
   groups: [],
 });
-const margin = character("leaf.margin", ["smooth", "fine-teeth"]);
+const margin = character("leaf.margin", ["smooth", "saw-teeth"]);
 const length = character("leaf.length", []);
 
 /** A table with two questions, the first of them open. */
@@ -54,8 +54,8 @@ describe("the keys at the table", () => {
   it("a number takes a tile and the same number lays it back", () => {
     const t = table();
     expect(handle(t, margin, "2")).toBe(true);
-    expect(t.setDrafts).toHaveBeenCalledWith({ "leaf.margin": { ...EMPTY, states: ["fine-teeth"] } });
-    const again = table({ drafts: { "leaf.margin": { ...EMPTY, states: ["fine-teeth"] } } });
+    expect(t.setDrafts).toHaveBeenCalledWith({ "leaf.margin": { ...EMPTY, states: ["saw-teeth"] } });
+    const again = table({ drafts: { "leaf.margin": { ...EMPTY, states: ["saw-teeth"] } } });
     handle(again, margin, "2");
     expect(again.setDrafts).toHaveBeenCalledWith({ "leaf.margin": EMPTY });
   });
