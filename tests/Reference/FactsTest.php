@@ -58,8 +58,8 @@ final class FactsTest extends TestCase
         yield 'yew needles run down the shoot' => ['taxus-baccata', 'twig.needle-scar', ['running-down']];
         yield 'sweet chestnut husk is dense and fine' => ['castanea-sativa', 'fruit.husk', ['fine-spines']];
         yield 'horse chestnut leaf is palmate' => ['aesculus-hippocastanum', 'leaf.kind', ['palmate']];
-        yield 'black elder pith is white' => ['sambucus-nigra', 'twig.pith-colour', ['white']];
-        yield 'red elder pith is brown' => ['sambucus-racemosa', 'twig.pith-colour', ['brown']];
+        yield 'black elder pith is white' => ['sambucus-nigra', 'twig.pith', ['white-wide']];
+        yield 'red elder pith is brown' => ['sambucus-racemosa', 'twig.pith', ['brown-wide']];
     }
 
     /** @param list<string> $states */

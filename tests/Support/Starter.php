@@ -31,7 +31,7 @@ final class Starter
         'twig.woodiness' => ['woody', 2], 'twig.pith' => ['white-wide', 1], 'flower.head' => ['flat', 4], 'flower.anthers' => ['yellow', 4], 'scent.crushed' => ['rank', 2],
     ];
     /** The same against the shipped flora, with the look that parts it from tree of heaven. */
-    public const ELDER_AS_SHIPPED = ['leaf.margin' => ['saw-teeth', 3], 'twig.pith' => ['wide', 1], 'twig.pith-colour' => ['white', 1]] + self::ELDER;
+    public const ELDER_AS_SHIPPED = ['leaf.margin' => ['saw-teeth', 3], 'leaf.teeth' => ['fine', 3], 'twig.pith' => ['wide', 1], 'twig.pith-colour' => ['white', 1]] + self::ELDER;
     public const FIR = [
         'leaf.kind' => ['needle', 4], 'leaf.bands' => ['two-white', 5], 'leaf.needle-tip' => ['notched', 4], 'twig.needle-scar' => ['round', 4],
         'twig.hairs' => ['hairy', 2], 'bud.shape' => ['egg', 2], 'scent.crushed' => ['resin', 2],
