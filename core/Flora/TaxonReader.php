@@ -23,7 +23,7 @@ final readonly class TaxonReader
     /** @throws DocumentError naming the place that cannot be taken, and why */
     public function read(Node $node): Taxon
     {
-        $node->onlyKnows(['id', 'name', 'author', 'family', 'synonyms', 'common', 'misleading', 'status', 'summary', 'fruit_set', 'calendar', 'description', 'stages', 'positions', 'hazards', 'never', 'figures', 'parts', 'sources']);
+        $node->onlyKnows(['id', 'name', 'author', 'family', 'synonyms', 'common', 'misleading', 'meaning', 'status', 'summary', 'fruit_set', 'calendar', 'description', 'stages', 'positions', 'hazards', 'never', 'figures', 'parts', 'sources']);
         $windows = [];
         foreach ($node->entries('calendar') as $phase => $window) {
             $windows[Node::root($phase, $window->path)->asWord(Phenophase::class)->value] = FloraReader::window($window);
@@ -63,7 +63,7 @@ final readonly class TaxonReader
         return new Taxon(
             id: $node->text('id'),
             name: $node->text('name'),
-            names: new Names($node->text('author'), $node->text('family'), $common, $node->texts('synonyms'), $node->texts('misleading')),
+            names: new Names($node->text('author'), $node->text('family'), $common, $node->texts('synonyms'), $node->texts('misleading'), $node->optionalText('meaning')),
             status: new Status($status->text('origin'), $status->flag('protected', false), $status->optionalText('note')),
             summary: $node->text('summary'),
             calendar: new Calendar($windows),

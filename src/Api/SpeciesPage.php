@@ -53,7 +53,7 @@ final readonly class SpeciesPage
         }
 
         return new TaxonView(
-            $taxon->id, $taxon->name, $taxon->names->author, $taxon->names->family, $taxon->names->synonyms, $taxon->names->common, $taxon->names->misleading, $taxon->fruitSet,
+            $taxon->id, $taxon->name, $taxon->names->author, $taxon->names->family, $taxon->names->synonyms, $taxon->names->common, $taxon->names->misleading, $taxon->names->meaning, $taxon->fruitSet,
             $taxon->status->origin, $taxon->status->protected, $taxon->status->note, $taxon->severity()->value, $taxon->summary, $described,
             array_map(static fn (Hazard $h): HazardView => new HazardView($h->part, $h->who, $h->way, $h->severity->value, $h->note), $taxon->hazards),
             array_values(array_map(fn (Part $part): PartView => $this->part($flora, $taxon, $part), $taxon->parts)),

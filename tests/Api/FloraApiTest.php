@@ -41,7 +41,7 @@ final class FloraApiTest extends ApiTestCase
         $this->signIn('ida');
         self::assertSame('Schinus molle', self::at($this->call('GET', '/api/flora/taxa/schinus-molle?flora=south-western-north-america'), 'name'));
         self::assertProblem(404, 'No taxon "schinus-molle" in this flora', $this->call('GET', '/api/flora/taxa/schinus-molle'));
-        self::assertCount(30, (array) self::at($this->call('GET', '/api/flora?flora=south-western-north-america'), 'taxa'));
+        self::assertCount(34, (array) self::at($this->call('GET', '/api/flora?flora=south-western-north-america'), 'taxa'));
     }
 
     /** @return iterable<string, array{string}> */

@@ -907,6 +907,7 @@ export interface components {
             synonyms: string[];
             commonNames: string[];
             misleading: string[];
+            meaning: string;
             fruitSet: string;
             origin: string;
             protected: boolean;

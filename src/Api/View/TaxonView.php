@@ -22,7 +22,7 @@ final readonly class TaxonView
      * @param list<string>        $parents     of a hybrid, taxon ids
      */
     public function __construct(
-        public string $id, public string $name, public string $author, public string $family, public array $synonyms, public array $commonNames, public array $misleading, public string $fruitSet,
+        public string $id, public string $name, public string $author, public string $family, public array $synonyms, public array $commonNames, public array $misleading, public string $meaning, public string $fruitSet,
         public string $origin, public bool $protected, public string $statusNote, public string $severity, public string $summary,
         public array $description, public array $hazards, public array $parts, public array $months, public array $sources, public array $harvests, public array $figures, public array $parents, public array $nevers,
     ) {

@@ -50,6 +50,7 @@ export default function SpeciesPage() {
                 older names: <Name>{t.synonyms.join(", ")}</Name>
               </p>
             )}
+            {t.meaning !== "" && <p className="text-sm text-faded">{t.meaning}</p>}
             {t.misleading.map((text) => (
               <p key={text} className="text-sm">
                 {text}
