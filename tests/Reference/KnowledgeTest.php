@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Reference;
+
+use Hylognosis\Flora\Hazard;
+use Hylognosis\Flora\Instrument;
+use Hylognosis\Flora\Phenophase;
+use Hylognosis\Flora\Severity;
+use Hylognosis\Flora\Taxon;
+use Hylognosis\Identification\RequiredList;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What a machine can find in the floras without knowing a tree: each of these stood in one of them once. */
+final class KnowledgeTest extends TestCase
+{
+    /** Two kinds of one genus that differ in fewer characters were copied from each other. */
+    private const LEAST_DIFFERENT = 8;
+    private const MOST_OF_ONE_HEIGHT = 3;
+    /** Words that tell more than the rating beside them. */
+    private const SHARP = ['/\b(kills?|killed|deadly|deaths?|die|dies|fatal)\b/i' => Severity::Serious, '/\b(vomit|purg|blister|fits|cramp|collapse|tremor)/i' => Severity::Mild];
+    /** Works that do not hold these kinds: southern ones, planted ones, those of the other state. */
+    private const LACKS = [
+        'gleason' => ['triadica-sebifera', 'prunus-caroliniana', 'schinus-terebinthifolia', 'melia-azedarach', 'pyracantha-coccinea', 'taxus-cuspidata', 'wisteria-sinensis'],
+        'kearney' => ['umbellularia-californica', 'heteromeles-arbutifolia', 'aesculus-californica', 'quercus-agrifolia', 'prunus-ilicifolia', 'taxus-brevifolia', 'toxicodendron-diversilobum', 'dermatophyllum-secundiflorum'],
+        'jepson' => ['platanus-wrightii', 'juglans-major', 'quercus-gambelii', 'erythrina-flabelliformis', 'dermatophyllum-secundiflorum', 'sapindus-drummondii'],
+    ];
+
+    /** @return iterable<string, array{string}> */
+    public static function floras(): iterable
+    {
+        foreach (Floras::NAMES as $letter => $name) {
+            yield $name => [$letter];
+        }
+    }
+
+    #[DataProvider('floras')]
+    public function testNoKindIsACopyOfItsSister(string $letter): void
+    {
+        $genera = [];
+        foreach (self::kinds($letter) as $taxon) {
+            $genera[explode(' ', $taxon->name)[0]][] = $taxon;
+        }
+        foreach ($genera as $genus => $taxa) {
+            $heights = array_count_values(array_map(static fn (Taxon $t): string => (string) $t->description->range('outline.height'), $taxa));
+            self::assertLessThanOrEqual(self::MOST_OF_ONE_HEIGHT, max($heights), $genus.' is said to be of one height');
+            foreach ($taxa as $i => $one) {
+                foreach (\array_slice($taxa, $i + 1) as $other) {
+                    self::assertGreaterThanOrEqual(self::LEAST_DIFFERENT, self::differences($letter, $one, $other), $one->id.' and '.$other->id);
+                }
+            }
+        }
+    }
+
+    private static function differences(string $letter, Taxon $one, Taxon $other): int
+    {
+        $different = 0;
+        foreach (array_keys(Floras::get($letter)->characters) as $id) {
+            $different += json_encode($one->description->frequencies($id)) !== json_encode($other->description->frequencies($id)) || (string) $one->description->range($id) !== (string) $other->description->range($id) ? 1 : 0;
+        }
+
+        return $different;
+    }
+
+    #[DataProvider('floras')]
+    public function testSomethingIsCommonInEachDescription(string $letter): void
+    {
+        $lines = [];
+        foreach ((array) glob(\dirname(__DIR__, 2).'/flora/'.Floras::NAMES[$letter].'/taxa/*.yaml') as $file) {
+            preg_match_all('/^  ([a-z.-]+): (\{[a-z-]+: (?:rarely|sometimes)(?:, [a-z-]+: (?:rarely|sometimes))*\})$/m', (string) file_get_contents($file), $found, \PREG_SET_ORDER);
+            array_push($lines, ...array_map(static fn (array $line): string => basename($file).' '.$line[0], $found));
+        }
+        self::assertSame([], $lines, 'many states and none of them common says nothing');
+    }
+
+    #[DataProvider('floras')]
+    public function testNoNoteIsSharperThanItsRating(string $letter): void
+    {
+        foreach (self::kinds($letter) as $taxon) {
+            foreach ($taxon->hazards as $hazard) {
+                foreach (self::SHARP as $words => $least) {
+                    if (1 === preg_match($words, $hazard->note)) {
+                        self::assertGreaterThanOrEqual($least->rank(), $hazard->severity->rank(), $taxon->id.': '.$hazard->note);
+                    }
+                }
+            }
+            $people = array_filter($taxon->hazards, static fn (Hazard $h): bool => 'people' === $h->who && $h->severity->isHazard());
+            foreach ($taxon->parts as $part) {
+                self::assertFalse('' !== $part->harmful && [] === $people, $taxon->id.': a harmful part of a kind that harms nobody');
+            }
+        }
+    }
+
+    /** A part is taken in the season it moves with: dates of another height or another country do not fit the kind's own year. */
+    #[DataProvider('floras')]
+    public function testAPartIsTakenInItsOwnYear(string $letter): void
+    {
+        $checked = 0;
+        foreach (self::kinds($letter) as $taxon) {
+            foreach ($taxon->parts as $part) {
+                $follows = $part->timing?->follows;
+                $phase = null === $follows ? null : $taxon->calendar->window($follows);
+                if (null === $part->timing || null === $phase || !\in_array($follows, [Phenophase::Flowering, Phenophase::Fruiting], true)) {
+                    continue;
+                }
+                ++$checked;
+                self::assertTrue($phase->contains($part->timing->window->from) || $part->timing->window->contains($phase->from), $taxon->id.' '.$part->id.': '.$part->timing->window->words().' against '.$phase->words());
+            }
+        }
+        self::assertGreaterThan(8, $checked);
+    }
+
+    #[DataProvider('floras')]
+    public function testNoWorkIsCitedThatCannotHoldTheKind(string $letter): void
+    {
+        foreach (self::kinds($letter) as $taxon) {
+            foreach ($taxon->sources as $source) {
+                self::assertNotContains($taxon->id, self::LACKS[$source->source] ?? [], $source->source.' does not hold '.$taxon->id);
+            }
+        }
+    }
+
+    /** No list parts a deadly kind by a lens alone. */
+    #[DataProvider('floras')]
+    public function testALensIsNotAllThatKeepsADeadlyKindOut(string $letter): void
+    {
+        $flora = Floras::get($letter);
+        foreach (self::kinds($letter) as $taxon) {
+            foreach ($taxon->parts as $part) {
+                foreach ($flora->dangerous() as $danger) {
+                    if ('' !== $part->harmful || Severity::Deadly !== $danger->severity() || $danger === $taxon) {
+                        continue;
+                    }
+                    $out = (new RequiredList(Floras::compiled($letter), $part))->keepingOut($danger);
+                    $lens = array_filter($out, static fn (string $id): bool => Instrument::HandLens === $flora->character($id)->sight->instrument, \ARRAY_FILTER_USE_KEY);
+                    self::assertFalse([] !== $out && \count($lens) === \count($out), $taxon->id.' '.$part->id.' against '.$danger->id.': '.implode(', ', array_keys($out)));
+                }
+            }
+        }
+    }
+
+    /** @return list<Taxon> */
+    private static function kinds(string $letter): array
+    {
+        return array_values(array_filter(Floras::get($letter)->taxa, static fn (Taxon $t): bool => !$t->isHybrid()));
+    }
+}
