@@ -125,7 +125,12 @@ final class Desk
         $day = DayOfYear::on($this->date);
         $window = $this->goal->claim->part->timing?->window;
 
-        return null === $window || $window->contains($day) ? $this->date : $this->date->modify('+'.$day->until($window->from).' days');
+        if (null === $window || $window->contains($day)) {
+            return $this->date;
+        }
+        $thisYear = new \DateTimeImmutable($this->date->format('Y').'-'.$window->from);
+
+        return $thisYear >= $this->date ? $thisYear : new \DateTimeImmutable(((int) $this->date->format('Y') + 1).'-'.$window->from);
     }
 
     private function dossier(Identification $identification): Dossier
