@@ -42,7 +42,7 @@ final class SafetyTest extends TestCase
     }
 
     /** How often a dangerous kind meets the list of a wanted part at most, by severity, as the safety case reports it (careful, one person, independent misreadings). */
-    private const WORST = ['A' => ['deadly' => 3.1e-4, 'serious' => 6e-3, 'mild' => 2e-4], 'B' => ['deadly' => 2e-4, 'serious' => 1.4e-2, 'mild' => 5e-4], 'C' => ['deadly' => 1.1e-4, 'serious' => 1.5e-4, 'mild' => 2e-3]];
+    private const WORST = ['A' => ['deadly' => 1e-4, 'serious' => 6e-4, 'mild' => 7e-4], 'B' => ['deadly' => 6e-5, 'serious' => 4e-3, 'mild' => 5e-3], 'C' => ['deadly' => 2e-5, 'serious' => 9e-4, 'mild' => 2e-4]];
 
     #[DataProvider('floras')]
     public function testNoDangerousTreeMeetsAListMoreOftenThanTheSafetyCaseSays(string $letter): void
