@@ -16,7 +16,7 @@ export function NeverLine({ line }: { line: Line }) {
 }
 
 function Readers({ line }: { line: Line }) {
-  if (line.reviews.length === 0) return <p className="text-sm font-semibold text-ochre">Read by its author only.</p>;
+  if (line.reviews.length === 0) return <p className="text-sm font-semibold text-ochre print:hidden">Read by its author only.</p>;
   return (
     <ul className="text-sm">
       {line.doubted && <li className="font-semibold text-berry">Doubted: it excludes nothing until that is settled.</li>}

@@ -62,7 +62,7 @@ export default function ReviewPage() {
         </p>
       )}
       {taxa.map((t) => (
-        <section key={t.id} className="mt-6 break-inside-avoid-page" data-review={t.id}>
+        <section key={t.id} className="mt-6 break-inside-avoid-page print:mt-0 print:break-after-page" data-review={t.id}>
           <h2 className="flex flex-wrap items-baseline gap-x-3 border-b border-ink text-xl">
             <Link to={`/species/${t.id}?flora=${flora}`} className="underline-offset-4 hover:underline">
               {capital(t.commonName)}
@@ -72,7 +72,7 @@ export default function ReviewPage() {
           </h2>
           {ORGANS.filter((organ) => t.nevers.some((line) => line.organ === organ)).map((organ) => (
             <div key={organ} className="grid gap-x-4 wide:grid-cols-[7rem_1fr] print:grid-cols-[6rem_1fr]">
-              <h3 className="pt-2 text-faded">{STATION[organ].name}</h3>
+              <h3 className="pt-2 text-faded print:pt-0.5 print:text-xs">{STATION[organ].name}</h3>
               <ul>
                 {t.nevers
                   .filter((line) => line.organ === organ)
@@ -109,7 +109,10 @@ function Row({ flora, taxon, line, reads }: { flora: string; taxon: string; line
     },
   });
   return (
-    <li className="rule-b grid items-start gap-x-4 py-2 wide:grid-cols-[1fr_auto]" data-line={line.id}>
+    <li
+      className="rule-b grid items-start gap-x-4 py-2 wide:grid-cols-[1fr_auto] print:grid-cols-[1fr_auto] print:py-0.5 print:text-xs print:leading-tight"
+      data-line={line.id}
+    >
       <div>
         <NeverLine line={line} />
         {say.error && <Trouble error={say.error} />}
@@ -135,7 +138,7 @@ function Row({ flora, taxon, line, reads }: { flora: string; taxon: string; line
           </Button>
         </div>
       )}
-      <span className="hidden text-sm print:block">☐ agree ☐ doubt: ______________________</span>
+      <span className="hidden whitespace-nowrap text-xs print:block">{line.reviews.length === 0 ? "unread " : ""}☐ agree ☐ doubt ___________</span>
     </li>
   );
 }
