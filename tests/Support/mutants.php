@@ -65,6 +65,7 @@ $mutants = [
     ['until without the permission', 'Clearance/Gate.php', 'if (null !== $dossier->terms->validUntil) {', 'if (false) {'],
     ['until without the window', 'Clearance/Gate.php', 'if (null !== $window && $window->days() < 365) {', 'if (false) {'],
     ['the bar never falls', 'Clearance/Gate.php', 'null !== $bar => new Clearance(', 'false => new Clearance('],
+    ['the covered are led by the hope', 'Assessment/Assessor.php', '$aim = $inquiry->covered', '$aim = false'],
     ['audit satisfied with one organ', 'Rehearsal/FloraAudit.php', 'Danger::suffice($organs) ||', '[] !== $organs ||'],
 ];
 
@@ -75,7 +76,7 @@ foreach (['core', 'src', 'tests', 'flora', 'config', 'composer.json', '.env', 'p
     }
 }
 passthru('cp -al '.escapeshellarg($root.'/vendor').' '.escapeshellarg($copy.'/vendor')); // its autoloader finds the copied classes
-$suites = 'tests/Core/Clearance tests/Core/Examination tests/Core/Identification tests/Core/Season tests/Core/Flora tests/Core/Rehearsal/FloraAuditTest.php tests/Reference/HostileTest.php';
+$suites = 'tests/Core/Assessment tests/Core/Clearance tests/Core/Examination tests/Core/Identification tests/Core/Season tests/Core/Flora tests/Core/Rehearsal/FloraAuditTest.php tests/Reference/HostileTest.php';
 /** @phpstan-impure */
 function notices(string $copy, string $suites): bool
 {
