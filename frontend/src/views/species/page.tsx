@@ -59,29 +59,14 @@ export default function SpeciesPage() {
             <p className="mt-2 max-w-prose">{t.summary}</p>
             <p className="mt-2 flex flex-wrap items-center gap-x-3 text-sm">
               <SeverityMark severity={t.severity} />
-              {t.severity === "harmless" && t.hazards.length > 0 && <strong>as a whole, but parts of it harm</strong>}
+              {t.severity === "harmless" && t.hazards.some((h) => h.severity !== "harmless") && <strong>as a whole, but parts of it harm</strong>}
               <span>
                 {t.origin}
                 {t.protected ? ", protected" : ""}. {t.statusNote}
               </span>
             </p>
           </header>
-          {t.hazards.length > 0 && (
-            <section className="mt-4 border-l-4 border-berry pl-3">
-              <h2 className="text-lg text-berry">What harms</h2>
-              <ul>
-                {t.hazards.map((h) => (
-                  <li key={`${h.who}${h.part}`} className="py-0.5">
-                    <strong>{capital(h.part)}</strong>, {h.who} by {h.way}: {h.note}{" "}
-                    {h.severity !== "harmless" && <SeverityMark severity={h.severity} />}
-                  </li>
-                ))}
-              </ul>
-              <p className="mt-1 text-sm">
-                If something was swallowed: keep a sample, note time and amount, call the poison centre or the emergency number.
-              </p>
-            </section>
-          )}
+          <Hazards hazards={t.hazards} />
           {t.parts.map((p) => (
             <PartSection key={p.id} part={p} flora={flora} />
           ))}
@@ -91,6 +76,60 @@ export default function SpeciesPage() {
       <Described t={t} />
       <Nevers t={t} flora={flora} />
     </article>
+  );
+}
+
+type Hazard = Schemas["TaxonView"]["hazards"][number];
+
+/** The same harm to several animals is said once. */
+function together(hazards: Hazard[]): (Hazard & { whom: string[] })[] {
+  const groups = new Map<string, Hazard & { whom: string[] }>();
+  for (const h of hazards) {
+    const key = [h.part, h.way, h.severity, h.note].join("|");
+    groups.set(key, { ...h, whom: [...(groups.get(key)?.whom ?? []), h.who] });
+  }
+  return [...groups.values()];
+}
+
+function HazardLine({ h }: { h: Hazard & { whom: string[] } }) {
+  const whom = h.whom.length > 1 ? `${h.whom.slice(0, -1).join(", ")} and ${h.whom.at(-1)}` : h.who;
+  return (
+    <li className="py-0.5">
+      <strong>{capital(h.part)}</strong>, {whom} by {h.way}: {h.note} {h.severity !== "harmless" && <SeverityMark severity={h.severity} />}
+    </li>
+  );
+}
+
+function Hazards({ hazards }: { hazards: Hazard[] }) {
+  const all = together(hazards);
+  const harm = all.filter((h) => h.severity !== "harmless");
+  const none = all.filter((h) => h.severity === "harmless");
+  return (
+    <>
+      {harm.length > 0 && (
+        <section className="mt-4 border-l-4 border-berry pl-3">
+          <h2 className="text-lg text-berry">What harms</h2>
+          <ul>
+            {harm.map((h) => (
+              <HazardLine key={`${h.part}${h.way}${h.whom}`} h={h} />
+            ))}
+          </ul>
+          <p className="mt-1 text-sm">
+            If something was swallowed: keep a sample, note time and amount, call the poison centre or the emergency number.
+          </p>
+        </section>
+      )}
+      {none.length > 0 && (
+        <section className="mt-4 border-l-4 border-rule pl-3">
+          <h2 className="text-lg">No harm on record</h2>
+          <ul>
+            {none.map((h) => (
+              <HazardLine key={`${h.part}${h.way}${h.whom}`} h={h} />
+            ))}
+          </ul>
+        </section>
+      )}
+    </>
   );
 }
 
