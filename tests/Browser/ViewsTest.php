@@ -72,7 +72,7 @@ final class ViewsTest extends BrowserTestCase
         $this->waitForText(WebDriverBy::cssSelector('main'), '94 kinds'); // the floras have come
         self::assertSame('eastern-north-america', $this->see(WebDriverBy::cssSelector('main select'))->getAttribute('value'));
         $this->chooseFlora('central-european-hills');
-        $this->waitForText(WebDriverBy::cssSelector('main'), '76 kinds');
+        $this->waitForText(WebDriverBy::cssSelector('main'), '85 kinds');
         self::assertSame([], $this->consoleErrors());
     }
 
