@@ -19,6 +19,7 @@ final readonly class Flora
      * @param array<string, Source>     $sources    by id
      * @param string                    $knowledge  hash of what it says, whoever agrees with it
      * @param array<string, string>     $retired    dangerous taxa an earlier edition held and this one does not → why
+     * @param array<string, list<SourceReference>> $figureSources by kind of figure ({@see FigureKind}), where its figures were taken from
      */
     public function __construct(
         public string $name,
@@ -33,6 +34,7 @@ final readonly class Flora
         public array $sources,
         public array $retired = [],
         public string $knowledge = '',
+        public array $figureSources = [],
     ) {
     }
 
@@ -57,7 +59,7 @@ final readonly class Flora
             $this->groups,
         );
 
-        return new self($this->name, $this->title, $this->edition, $this->hash, $this->reference, $this->region, $this->characters, $taxa, $groups, $this->sources, $this->retired, $this->knowledge);
+        return new self($this->name, $this->title, $this->edition, $this->hash, $this->reference, $this->region, $this->characters, $taxa, $groups, $this->sources, $this->retired, $this->knowledge, $this->figureSources);
     }
 
     /** @return array<string, Taxon> every taxon that can harm a person, by id */

@@ -18,7 +18,7 @@ final readonly class FloraReader
     public function read(FloraDocument $document): Flora
     {
         $root = Node::root($document->content);
-        $root->onlyKnows(['format', 'name', 'title', 'edition', 'reference', 'region', 'dangerous', 'retired', 'groups', 'hybrids', 'characters', 'sources', 'taxa']);
+        $root->onlyKnows(['format', 'name', 'title', 'edition', 'reference', 'region', 'dangerous', 'retired', 'figures', 'groups', 'hybrids', 'characters', 'sources', 'taxa']);
         match ($root->text('format')) {
             FloraDocument::FORMAT => null,
             FloraDocument::FORMAT_BEFORE => throw DocumentError::at('format', \sprintf('"%s" is the format before this one, in which silence could exclude a danger. Migrate the document with: bin/console hylognosis:flora migrate FILE', FloraDocument::FORMAT_BEFORE)),
@@ -40,6 +40,7 @@ final readonly class FloraReader
             throw DocumentError::at('taxa', 'a flora needs at least two.');
         }
         self::checkRoster($root->child('dangerous'), $taxa);
+        $figureSources = self::figureSources($root, $sources, $taxa);
         foreach (self::byId($root->children('hybrids'), static fn (Node $node): Taxon => Hybrid::read($node, $taxa)) as $id => $hybrid) {
             $taxa[$id] = isset($taxa[$id]) ? throw DocumentError::at('hybrids', \sprintf('"%s" stands twice.', $id)) : $hybrid;
         }
@@ -50,7 +51,7 @@ final readonly class FloraReader
             $root->text('name'), $root->text('title'), $root->text('edition'), $document->hash(),
             self::place($root->child('reference')), self::region($root->child('region')), $characters, $taxa, $groups, $sources,
             array_map(static fn (Node $why): string => $why->asText(), $root->entries('retired')),
-            $document->knowledgeHash(),
+            $document->knowledgeHash(), $figureSources,
         );
     }
 
@@ -116,6 +117,33 @@ final readonly class FloraReader
                 throw DocumentError::at($roster->path, \sprintf('does not name %s, which is %s by its own hazards.', $taxon->id, $taxon->severity()->value));
             }
         }
+    }
+
+    /**
+     * Where the figures of each kind come from; told once for the whole flora.
+     *
+     * @param array<string, Source> $sources
+     * @param array<string, Taxon>  $taxa
+     *
+     * @return array<string, list<SourceReference>>
+     *
+     * @throws DocumentError if a taxon has a figure of a kind for which none is named
+     */
+    private static function figureSources(Node $root, array $sources, array $taxa): array
+    {
+        $told = [];
+        foreach ($root->entries('figures') as $kind => $node) {
+            $told[Node::root($kind, $node->path)->asWord(FigureKind::class)->value] = self::references($root->child('figures'), $kind, $sources);
+        }
+        foreach ($taxa as $taxon) {
+            foreach (array_keys($taxon->figures) as $kind) {
+                if (!isset($told[$kind])) {
+                    throw DocumentError::at('figures', \sprintf('names no source for %s, of which %s has a figure.', $kind, $taxon->id));
+                }
+            }
+        }
+
+        return $told;
     }
 
     /**

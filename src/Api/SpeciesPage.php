@@ -24,7 +24,6 @@ use Hylognosis\Flora\FigureKind;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Hazard;
 use Hylognosis\Flora\LookAlike;
-use Hylognosis\Flora\NumberRange;
 use Hylognosis\Flora\Part;
 use Hylognosis\Flora\Phenophase;
 use Hylognosis\Flora\RequiredFeature;
@@ -32,6 +31,7 @@ use Hylognosis\Flora\SourceReference;
 use Hylognosis\Flora\StatedNever;
 use Hylognosis\Flora\Taxon;
 use Hylognosis\Measure\DayOfYear;
+use Hylognosis\Measure\HardinessZone;
 use Hylognosis\Rehearsal\ExaminerKind;
 use Hylognosis\Season\Phenology;
 
@@ -60,10 +60,32 @@ final readonly class SpeciesPage
             $this->months($flora, $taxon),
             $this->sources($flora, $taxon->sources),
             array_map($this->harvestLog->view(...), $this->harvests->ofTaxon($taxon->id)),
-            array_map(static fn (string $kind, NumberRange $range): FigureView => new FigureView($kind, FigureKind::from($kind)->label(), (string) $range, FigureKind::from($kind)->unit()), array_keys($taxon->figures), $taxon->figures),
+            array_map(static fn (FigureKind $kind): FigureView => self::figure($taxon, $kind), [] === $taxon->figures ? [] : FigureKind::cases()),
+            $this->sources($flora, self::figureSources($flora, $taxon)),
             $taxon->parents,
             array_values(array_map(static fn (StatedNever $never): NeverView => NeverView::of($flora, $never), $taxon->nevers)),
         );
+    }
+
+    private static function figure(Taxon $taxon, FigureKind $kind): FigureView
+    {
+        $range = $taxon->figures[$kind->value] ?? null;
+        $coldest = FigureKind::Hardiness === $kind && null !== $range ? HardinessZone::of((int) $range->low) : null;
+
+        return new FigureView($kind->value, $kind->label(), null === $range ? null : (string) $range, $kind->unit(), null === $coldest ? '' : \sprintf('to %d °C, %d °F', $coldest->coldestCelsius(), $coldest->coldestFahrenheit()));
+    }
+
+    /** @return list<SourceReference> each work once */
+    private static function figureSources(Flora $flora, Taxon $taxon): array
+    {
+        $references = [];
+        foreach (array_keys($taxon->figures) as $kind) {
+            foreach ($flora->figureSources[$kind] ?? [] as $reference) {
+                $references[$reference->source.'|'.$reference->place] = $reference;
+            }
+        }
+
+        return array_values($references);
     }
 
     private function described(Taxon $taxon, Character $character): ?DescribedView

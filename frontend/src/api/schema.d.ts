@@ -879,8 +879,9 @@ export interface components {
         FigureView: {
             kind: string;
             label: string;
-            range: string;
+            range?: string | null;
             unit: string;
+            note: string;
         };
         ReviewView: {
             who: string;
@@ -921,6 +922,7 @@ export interface components {
             sources: string[];
             harvests: components["schemas"]["HarvestView"][];
             figures: components["schemas"]["FigureView"][];
+            figureSources: string[];
             parents: string[];
             nevers: components["schemas"]["NeverView"][];
         };

@@ -17,14 +17,15 @@ final readonly class TaxonView
      * @param list<MonthView>     $months
      * @param list<string>        $sources
      * @param list<HarvestView>   $harvests    newest first
-     * @param list<FigureView>    $figures
+     * @param list<FigureView>    $figures     all kinds, or none where nothing is known
+     * @param list<string>        $figureSources
      * @param list<NeverView>     $nevers      what it never shows
      * @param list<string>        $parents     of a hybrid, taxon ids
      */
     public function __construct(
         public string $id, public string $name, public string $author, public string $family, public array $synonyms, public array $commonNames, public array $misleading, public string $meaning, public string $fruitSet,
         public string $origin, public bool $protected, public string $statusNote, public string $severity, public string $summary,
-        public array $description, public array $hazards, public array $parts, public array $months, public array $sources, public array $harvests, public array $figures, public array $parents, public array $nevers,
+        public array $description, public array $hazards, public array $parts, public array $months, public array $sources, public array $harvests, public array $figures, public array $figureSources, public array $parents, public array $nevers,
     ) {
     }
 }

@@ -32,7 +32,7 @@ export default function SpeciesPage() {
         <div className="space-y-4">
           <Plate description={t.description} name={t.name} />
           <Year months={t.months} />
-          {t.figures.length > 0 && <Figures figures={t.figures} />}
+          {t.figures.length > 0 && <Figures figures={t.figures} sources={t.figureSources} />}
           {t.fruitSet !== "" && <p className="text-sm">{t.fruitSet}</p>}
         </div>
         <div>
@@ -212,24 +212,34 @@ function PartSection({ part, flora }: { part: Schemas["PartView"]; flora: string
   );
 }
 
-/** What a tree of this kind gives, in figures. */
-function Figures({ figures }: { figures: Schemas["FigureView"][] }) {
+/** What a tree of this kind gives, in figures; what nobody has written down is said to be so. */
+function Figures({ figures, sources }: { figures: Schemas["FigureView"][]; sources: string[] }) {
+  const unknown = figures.filter((f) => f.range === null);
   return (
-    <table className="w-full text-sm">
-      <caption className="pb-1 text-left font-bold">In figures</caption>
-      <tbody>
-        {figures.map((f) => (
-          <tr key={f.kind} className="rule-b">
-            <th scope="row" className="py-1 pr-2 text-left font-normal">
-              {f.label}
-            </th>
-            <td className="figures text-right whitespace-nowrap">
-              {f.range} {f.unit}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <section>
+      <table className="w-full text-sm">
+        <caption className="pb-1 text-left font-bold">In figures</caption>
+        <tbody>
+          {figures
+            .filter((f) => f.range !== null)
+            .map((f) => (
+              <tr key={f.kind} className="rule-b">
+                <th scope="row" className="py-1 pr-2 text-left font-normal">
+                  {f.label}
+                </th>
+                <td className="figures text-right">
+                  <span className="whitespace-nowrap">
+                    {f.range} {f.unit}
+                  </span>
+                  {f.note && <span className="block text-xs text-faded">{f.note}</span>}
+                </td>
+              </tr>
+            ))}
+        </tbody>
+      </table>
+      {unknown.length > 0 && <p className="mt-1 text-xs text-faded">Not known here: {unknown.map((f) => f.label).join("; ")}.</p>}
+      {sources.length > 0 && <p className="mt-1 text-xs text-faded">Source: {sources.join("; ")}.</p>}
+    </section>
   );
 }
 
