@@ -67,7 +67,7 @@ final readonly class LookAlikesExcluded implements Point
             $soonest = null;
             foreach ($compiled->nevers[$number] as $id => $_) {
                 $character = $compiled->characters[$id];
-                if (0.0 === $steps[$character->character->organ->value] || $contrast->against($id, $number) <= self::MOSTLY) {
+                if (0.0 === ($steps[$id] ?? $steps[$character->character->organ->value]) || $contrast->against($id, $number) <= self::MOSTLY) {
                     continue;
                 }
                 foreach ($character->character->sight->phenophases as $phase) {

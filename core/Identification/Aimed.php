@@ -18,7 +18,7 @@ final class Aimed implements Valuation
     private const MOSTLY = 0.5;
     private const NAMED = 3;
 
-    /** @var list<array{int, array<string, float>}> dangers not yet excluded: taxon number, step by organ */
+    /** @var list<array{int, array<string, float>}> dangers not yet excluded: taxon number, step by organ, or by character where one decides */
     private readonly array $dangers;
     /** @var list<array{int, array<string, float>}> the same as the required features in sight will leave them */
     private readonly array $left;
@@ -28,16 +28,17 @@ final class Aimed implements Valuation
     {
         $numbers = $identification->compiled->numbers;
         $this->dangers = array_map(static fn (Danger $danger): array => [$numbers[$danger->taxon->id], $danger->steps()], $aim->dangers);
-        $this->left = $this->leftByRequired($outlook);
+        $this->left = $this->leftBy($this->requiredInSight($outlook));
     }
 
     public function of(CompiledCharacter $character): Worth
     {
         $worth = $this->curious->of($character);
-        $required = null !== $this->aim->requires($character->character->id);
 
-        // What is required has to be looked at in any case: its effort counts for the order, not against other looks.
-        return new Worth($worth->bits, $this->closes($character, $required ? $this->dangers : $this->left), $required ? 1.0 + $worth->effort / self::ORDERING : $worth->effort);
+        // What is required has to be looked at in any case: it comes first, and its effort counts for the order only.
+        return null !== $this->aim->requires($character->character->id)
+            ? new Worth($worth->bits, $this->closes($character, $this->dangers), 1.0 + $worth->effort / self::ORDERING, true)
+            : new Worth($worth->bits, $this->closes($character, $this->left), $worth->effort);
     }
 
     public function why(CompiledCharacter $character): Why
@@ -46,7 +47,7 @@ final class Aimed implements Valuation
         $required = null !== $this->aim->requires($id);
         $parted = [];
         foreach ($this->aim->dangers as $danger) {
-            if ($danger->stepBy($character->character->organ) > 0.0 && $this->contrast->against($id, $this->identification->compiled->numbers[$danger->taxon->id]) > self::MOSTLY) {
+            if ($danger->stepOf($character->character) > 0.0 && $this->contrast->against($id, $this->identification->compiled->numbers[$danger->taxon->id]) > self::MOSTLY) {
                 $parted[] = $danger->taxon->id;
             }
         }
@@ -60,23 +61,35 @@ final class Aimed implements Valuation
         };
     }
 
+    /** @return list<CompiledCharacter> open required features that can be looked at today */
+    private function requiredInSight(Outlook $outlook): array
+    {
+        $inSight = [];
+        foreach ($this->aim->open as $feature) {
+            $character = $this->identification->compiled->characters[$feature->character];
+            if (0 !== ($character->phenophases & $this->phases) && $outlook->reaches($character->character) && !\in_array($feature->character, $this->identification->examination->couldNotLook, true)) {
+                $inSight[] = $character;
+            }
+        }
+
+        return $inSight;
+    }
+
     /**
      * The dangers as the required features in sight will leave them: a look that is not required is worth only what
      * those would not close anyway.
      *
+     * @param list<CompiledCharacter> $inSight
+     *
      * @return list<array{int, array<string, float>}>
      */
-    private function leftByRequired(Outlook $outlook): array
+    private function leftBy(array $inSight): array
     {
         $closed = array_fill(0, \count($this->dangers), 0.0);
-        foreach ($this->aim->open as $feature) {
-            $character = $this->identification->compiled->characters[$feature->character];
-            if (0 === ($character->phenophases & $this->phases) || !$outlook->reaches($character->character) || \in_array($feature->character, $this->identification->examination->couldNotLook, true)) {
-                continue;
-            }
-            $against = $this->contrast->row($feature->character);
+        foreach ($inSight as $character) {
+            $against = $this->contrast->row($character->character->id);
             foreach ($this->dangers as $d => [$number, $steps]) {
-                $closed[$d] += $steps[$character->character->organ->value] * $against[$number];
+                $closed[$d] += self::step($steps, $character) * $against[$number];
             }
         }
         $left = [];
@@ -87,6 +100,12 @@ final class Aimed implements Valuation
         }
 
         return $left;
+    }
+
+    /** @param array<string, float> $steps by organ, or by character where one decides */
+    private static function step(array $steps, CompiledCharacter $character): float
+    {
+        return $steps[$character->character->id] ?? $steps[$character->character->organ->value];
     }
 
     /** @param list<array{int, array<string, float>}> $dangers taxon number, step by organ */
@@ -109,10 +128,9 @@ final class Aimed implements Valuation
         if ([] === $dangers) {
             return $closes;
         }
-        $organ = $character->character->organ->value;
         $against = $this->contrast->row($character->character->id);
         foreach ($dangers as [$number, $steps]) {
-            $closes += $steps[$organ] * $against[$number];
+            $closes += self::step($steps, $character) * $against[$number];
         }
 
         return $closes;

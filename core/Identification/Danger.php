@@ -24,12 +24,14 @@ final readonly class Danger
     /**
      * @param array<string, list<StatedNever>> $contradictions character → the lines it contradicts
      * @param array<string, Organ>             $organs         those they were seen in
+     * @param array<string, true>              $decisive       characters of which one sure contradiction is enough
      */
     private function __construct(
         public Taxon $taxon,
         public Severity $severity,
         public array $contradictions,
         public array $organs,
+        private array $decisive,
         bool $decided,
     ) {
         $this->excluded = $decided || self::suffice($organs);
@@ -70,17 +72,35 @@ final readonly class Danger
                 foreach ($compiled->forbidding($number, $character, $reading) as $line) {
                     $contradictions[$id][$line->id] = $line;
                     $organs[$character->organ->value] = $character->organ;
-                    $decided = $decided || \in_array($line->character, $decisive, true);
+                    $decided = $decided || self::decides($id, $line, $decisive);
                 }
             }
         }
 
-        return new self($taxon, $severity, array_map(array_values(...), $contradictions), $organs, $decided);
+        return new self($taxon, $severity, array_map(array_values(...), $contradictions), $organs, array_fill_keys($decisive, true), $decided);
+    }
+
+    /**
+     * Whether a reading that contradicts this line excludes the pair by itself: it was read in a decisive character, or it contradicts
+     * what is stated of one (a spiny husk contradicts that the kind bears nuts).
+     *
+     * @param string       $read     the character it was read in
+     * @param list<string> $decisive characters the flora marks decisive for the pair
+     */
+    public static function decides(string $read, StatedNever $line, array $decisive): bool
+    {
+        return \in_array($read, $decisive, true) || \in_array($line->character, $decisive, true);
     }
 
     public function isExcluded(): bool
     {
         return $this->excluded;
+    }
+
+    /** How much nearer a contradiction in this character would bring the exclusion: 0, a half, or 1 (it would be done). */
+    public function stepOf(Character $character): float
+    {
+        return isset($this->decisive[$character->id]) && !$this->isExcluded() ? 1.0 : $this->stepBy($character->organ);
     }
 
     /** How much nearer a contradiction in this organ would bring the exclusion: 0, a half, or 1 (it would be done). */
@@ -98,10 +118,10 @@ final readonly class Danger
         };
     }
 
-    /** @return array<string, float> {@see stepBy} for every organ, by its value */
+    /** @return array<string, float> {@see stepOf}: for every organ by its value, and for each decisive character by its id */
     public function steps(): array
     {
-        $steps = [];
+        $steps = array_map(fn (): float => $this->isExcluded() ? 0.0 : 1.0, $this->decisive);
         foreach (Organ::cases() as $organ) {
             $steps[$organ->value] = $this->stepBy($organ);
         }

@@ -51,7 +51,7 @@ final readonly class NextLook
                 $ranked[$id] = [$worth->perEffort() * $visible, $worth];
             }
         }
-        uasort($ranked, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+        uasort($ranked, static fn (array $a, array $b): int => [$b[1]->first, $b[0]] <=> [$a[1]->first, $a[0]]);
         $suggestions = [];
         foreach (\array_slice($ranked, 0, $most, true) as $id => [$order, $worth]) {
             $why = $valuation->why($compiled->characters[$id]);
@@ -84,7 +84,7 @@ final readonly class NextLook
                 if (0 === ($character->phenophases & $phases) || (null !== $scored && [] !== $scored->decidingReadings()) || !$outlook->reaches($character->character)) {
                     continue;
                 }
-                $worth = $contrast->against($id, $number) * $steps[$character->character->organ->value] * (1.0 - $character->character->legibility->misreading) / $character->character->sight->effort;
+                $worth = $contrast->against($id, $number) * ($steps[$id] ?? $steps[$character->character->organ->value]) * (1.0 - $character->character->legibility->misreading) / $character->character->sight->effort;
                 if ($worth > $best) {
                     [$looks[$danger->taxon->id], $best] = [$character->character, $worth];
                 }

@@ -14,8 +14,9 @@ final readonly class Worth
      * @param float $bits   expected fall in entropy over the taxa
      * @param float $closes expected number of open points of the clearance it closes
      * @param float $effort 1 (a glance) to 5 (a climb), as far as it counts
+     * @param bool  $first  whether it has to be made in any case: then it goes before all that need not
      */
-    public function __construct(public float $bits, public float $closes, public float $effort)
+    public function __construct(public float $bits, public float $closes, public float $effort, public bool $first = false)
     {
     }
 

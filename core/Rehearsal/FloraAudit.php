@@ -112,9 +112,11 @@ final readonly class FloraAudit
         $decisive = $lookAlike->decisive ?? [];
         $organs = $further = [];
         $unread = 0;
+        $decided = false;
         foreach ($keepingOut as $id => $lines) {
             $organs[$this->flora->character($id)->organ->value] = $this->flora->character($id)->organ;
             $unread += \count(array_filter($lines, static fn (StatedNever $line): bool => 0 === $line->agreements()));
+            $decided = $decided || [] !== array_filter($lines, static fn (StatedNever $line): bool => Danger::decides($id, $line, $decisive));
         }
         $reachable = $organs;
         foreach ($this->compiled->nevers[$other] as $id => $_) {
@@ -128,8 +130,8 @@ final readonly class FloraAudit
         return new PairAudit(
             $taxon->id, $part->id, $danger->id, Severity::worse($danger->severity(), $lookAlike->severity ?? Severity::Harmless),
             $characters, array_values($organs), $further,
-            Danger::suffice($organs) || [] !== array_intersect($characters, $decisive),
-            Danger::suffice($reachable) || [] !== array_intersect([...$characters, ...$further], $decisive), $unread,
+            Danger::suffice($organs) || $decided,
+            Danger::suffice($reachable) || $decided || [] !== array_intersect($further, $decisive), $unread,
         );
     }
 

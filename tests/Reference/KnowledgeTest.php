@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Reference;
 
+use Hylognosis\Examination\Reading;
 use Hylognosis\Flora\Hazard;
 use Hylognosis\Flora\Instrument;
 use Hylognosis\Flora\Phenophase;
@@ -62,6 +63,50 @@ final class KnowledgeTest extends TestCase
         }
 
         return $different;
+    }
+
+    /** A look that is said to decide alone has to be one the wanted kind answers as the danger never does. */
+    #[DataProvider('floras')]
+    public function testWhatIsSaidToDecideCanDecide(string $letter): void
+    {
+        $flora = Floras::get($letter);
+        $compiled = Floras::compiled($letter);
+        $checked = 0;
+        foreach ($flora->taxa as $taxon) {
+            foreach ($taxon->parts as $part) {
+                foreach ($part->lookAlikes as $lookAlike) {
+                    foreach ($lookAlike->decisive as $id) {
+                        $own = array_keys(array_filter($taxon->description->frequencies($id) ?? []));
+                        $against = array_filter($own, static fn (string $state): bool => [] !== $compiled->forbidding($compiled->numbers[$lookAlike->taxon], $flora->character($id), new Reading([$state])));
+                        self::assertNotSame([], $against, $taxon->id.', '.$part->id.': '.$id.' against '.$lookAlike->taxon);
+                        ++$checked;
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(3, $checked);
+    }
+
+    /** Figures a typing error would give away: a kind that bears before it stands, lives shorter than it bears, or floats and sinks. */
+    #[DataProvider('floras')]
+    public function testFiguresGoTogether(string $letter): void
+    {
+        $within = ['bears-from' => [1, 100], 'best-years' => [3, 260], 'mast-interval' => [1, 10], 'life-span' => [10, 2000], 'year-growth' => [3, 300], 'growth-factor' => [2, 8], 'density' => [300, 1250], 'decay-class' => [1, 5], 'heat' => [1000, 2500], 'hardiness' => [2, 11]];
+        $told = 0;
+        foreach (self::kinds($letter) as $taxon) {
+            foreach ($taxon->figures as $kind => $range) {
+                self::assertGreaterThanOrEqual($within[$kind][0], $range->least, $taxon->id.' '.$kind);
+                self::assertLessThanOrEqual($within[$kind][1], $range->most, $taxon->id.' '.$kind);
+                ++$told;
+            }
+            $life = $taxon->figures['life-span'] ?? null;
+            foreach (['bears-from', 'best-years'] as $kind) {
+                if (null !== $life && isset($taxon->figures[$kind])) {
+                    self::assertLessThanOrEqual($life->most, $taxon->figures[$kind]->most, $taxon->id.' '.$kind);
+                }
+            }
+        }
+        self::assertGreaterThan(100, $told);
     }
 
     #[DataProvider('floras')]

@@ -42,7 +42,7 @@ final class SafetyTest extends TestCase
     }
 
     /** How often a dangerous kind meets the list of a wanted part at most, by severity, as the safety case reports it (careful, one person, independent misreadings). */
-    private const WORST = ['A' => ['deadly' => 1e-4, 'serious' => 6e-4, 'mild' => 7e-4], 'B' => ['deadly' => 6e-5, 'serious' => 4e-3, 'mild' => 5e-3], 'C' => ['deadly' => 2e-5, 'serious' => 9e-4, 'mild' => 2e-4]];
+    private const WORST = ['A' => ['deadly' => 6e-5, 'serious' => 1.5e-3, 'mild' => 2.5e-3], 'B' => ['deadly' => 4e-5, 'serious' => 3e-3, 'mild' => 1.6e-2], 'C' => ['deadly' => 1e-5, 'serious' => 8e-4, 'mild' => 2e-4]];
 
     #[DataProvider('floras')]
     public function testNoDangerousTreeMeetsAListMoreOftenThanTheSafetyCaseSays(string $letter): void
@@ -65,6 +65,24 @@ final class SafetyTest extends TestCase
             }
         }
         self::assertGreaterThan(280, $checked);
+    }
+
+    /** No deadly kind passes by two misreadings of what is required: three lines at least stand against it. */
+    #[DataProvider('floras')]
+    public function testNoDeadlyKindIsKeptOutByTwoLinesOrFewer(string $letter): void
+    {
+        $flora = Floras::get($letter);
+        $compiled = Floras::compiled($letter);
+        $near = [];
+        foreach (self::wanted($flora) as [$taxon, $part]) {
+            $list = new RequiredList($compiled, $part);
+            foreach ($flora->dangerous() as $danger) {
+                if (Severity::Deadly === $danger->severity() && !(new Claim($taxon, $part, []))->allows($flora, $danger) && \count($list->keepingOut($danger)) <= 2) {
+                    $near[] = $taxon->id.', '.$part->id.': '.$danger->id;
+                }
+            }
+        }
+        self::assertSame([], $near);
     }
 
     /** A deadly kind is kept out by enough, or two people are asked. */
