@@ -24,8 +24,8 @@ final readonly class Clearance
     }
 
     /**
-     * The first point that is not met, broken ones before open ones; none where all are met. What the people lack
-     * comes last: a learner still wants to know what to look at next.
+     * The first point that is not met, broken ones before open ones, and what can be waited for after what cannot; none where
+     * all are met. What the people lack comes last: a learner still wants to know what to look at next.
      *
      * @param list<PointReport> $points
      */
@@ -45,9 +45,10 @@ final readonly class Clearance
     private static function distance(PointReport $point): int
     {
         return match (true) {
-            'people' === $point->point => 2,
-            PointStatus::Broken === $point->status => 0,
-            default => 1,
+            'people' === $point->point => 3,
+            PointStatus::Open === $point->status => 2,
+            'part-and-condition' === $point->point => 1,
+            default => 0,
         };
     }
 }

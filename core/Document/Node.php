@@ -220,7 +220,7 @@ final readonly class Node
         }
         $map = [];
         foreach ($this->value as $key => $value) {
-            $map[(string) $key] = $value;
+            $map[\is_string($key) ? $key : throw DocumentError::at($this->below((string) $key), 'a number names nothing here.')] = $value;
         }
 
         return $map;

@@ -72,7 +72,7 @@ final readonly class SpeciesPage
         $range = $taxon->figures[$kind->value] ?? null;
         $coldest = FigureKind::Hardiness === $kind && null !== $range ? HardinessZone::of((int) $range->low) : null;
 
-        return new FigureView($kind->value, $kind->label(), null === $range ? null : (string) $range, $kind->unit(), null === $coldest ? '' : \sprintf('to %d °C, %d °F', $coldest->coldestCelsius(), $coldest->coldestFahrenheit()));
+        return new FigureView($kind->value, $kind->label(), null === $range ? null : (string) $range, $kind->unit(), null === $coldest ? '' : str_replace('-', '−', \sprintf('to %d °C, %d °F', $coldest->coldestCelsius(), $coldest->coldestFahrenheit())));
     }
 
     /** @return list<SourceReference> each work once */

@@ -19,6 +19,8 @@ $mutants = [
     ['point 3 always met', 'Clearance/LookAlikesExcluded.php', 'return [] === $open', 'return true'],
     ['point 3 one organ', 'Identification/Danger.php', 'private const ORGANS = 2;', 'private const ORGANS = 1;'],
     ['point 3 bark and outline', 'Identification/Danger.php', ' && [] !== array_filter($organs, static fn (Organ $organ): bool => $organ->decidesAlone());', ';'],
+    ['point 3 decides only by what is stated', 'Identification/Danger.php', '\in_array($read, $decisive, true) || ', ''],
+    ['looks whatever is required', 'Identification/NextLook.php', '[$b[1]->first, $b[0]] <=> [$a[1]->first, $a[0]]', '$b[0] <=> $a[0]'],
     ['point 3 unsure looks exclude', 'Examination/Observation.php', 'return Certainty::Sure === $this->certainty && Whereabouts::Tree === $this->where;', 'return Whereabouts::Tree === $this->where;'],
     ['point 3 litter excludes', 'Examination/Observation.php', 'return Certainty::Sure === $this->certainty && Whereabouts::Tree === $this->where;', 'return Certainty::Sure === $this->certainty;'],
     ['point 3 doubted lines exclude', 'Flora/StatedNever.php', 'return \in_array(ReviewVerdict::Doubted, $this->lastWords(), true);', 'return false;'],

@@ -39,6 +39,8 @@ final class DangerTest extends TestCase
     public function testOneCharacterIsEnoughWhereTheFloraCallsItDecisiveForThePair(): void
     {
         self::assertTrue(self::yew(['leaf.kind' => ['pinnate', 3]], ['leaf.kind'])->isExcluded());
+        self::assertTrue(self::yew(['leaf.margin' => ['smooth', 3]], ['leaf.margin'])->isExcluded(), 'an edge of a blade contradicts that it bears needles');
+        self::assertFalse(self::yew(['leaf.margin' => ['smooth', 3]], ['twig.pith'])->isExcluded());
     }
 
     public function testBarkAndOutlineAloneNeverExclude(): void
@@ -56,6 +58,10 @@ final class DangerTest extends TestCase
         self::assertSame(0.0, $danger->stepBy(Organ::Leaf));
         self::assertSame(1.0, $danger->stepBy(Organ::Bark));
         self::assertSame(0.5, self::yew([])->stepBy(Organ::Twig));
+        $margin = Starter::flora()->character('leaf.margin');
+        self::assertSame(0.5, self::yew([])->stepOf($margin));
+        self::assertSame(1.0, self::yew([], ['leaf.margin'])->stepOf($margin), 'it decides by itself');
+        self::assertSame(0.0, self::yew(['leaf.margin' => ['smooth', 3]], ['leaf.margin'])->stepOf($margin), 'nothing is left to decide');
     }
 
     /**

@@ -48,6 +48,9 @@ final class NextLookTest extends TestCase
         $pith = array_values(array_filter($suggestions, static fn (Suggestion $s): bool => 'twig.pith' === $s->character->id))[0];
         self::assertGreaterThan(1, $pith->character->sight->effort, 'a cut is dearer than a glance, and is needed all the same');
         self::assertContains('twig.pith', self::ids(\array_slice($suggestions, 0, \count($aim->open))));
+        $required = array_map(static fn (Suggestion $s): bool => $s->required, $suggestions);
+        self::assertContains(false, $required);
+        self::assertNotContains(true, \array_slice($required, (int) array_search(false, $required, true)), 'none of them comes after a look that need not be made');
     }
 
     public function testGoesOnAskingWhileItMayBeSomethingTheFloraDoesNotHold(): void
