@@ -7,7 +7,6 @@ namespace App\Api;
 use App\Api\View\AssessmentView;
 use App\Api\View\ContrastView;
 use App\Api\View\EvidenceView;
-use App\Entity\ExaminationRecord;
 use App\Entity\User;
 use App\Exchange\StoredExaminations;
 use Hylognosis\Flora\UnknownEntry;
@@ -18,22 +17,23 @@ use OpenApi\Attributes as OA;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 #[OA\Tag('examinations')]
 final class EvidenceController extends AbstractController
 {
-    public function __construct(private readonly ExaminationReading $reading, private readonly Transaction $transaction, private readonly StoredExaminations $stored)
+    public function __construct(private readonly ExaminationReading $reading, private readonly StoredExaminations $stored)
     {
     }
 
     /** What was seen, weighed for any one taxon against any other. */
-    #[Route('/api/examinations/{id}/evidence/{for}/{against}', methods: ['GET'])]
+    #[Route('/api/examinations/{id}/evidence/{for}/{against}', requirements: ['id' => Requirement::UUID, 'for' => '[a-z0-9-]{1,64}', 'against' => '[a-z0-9-]{1,64}'], methods: ['GET'])]
     #[OA\Response(response: 200, description: 'Each score with its weight; the weights add up to the odds.', content: new Model(type: ContrastView::class))]
     #[OA\Response(response: 404, description: 'No such examination or taxon.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
     public function __invoke(#[CurrentUser] User $user, string $id, string $for, string $against): JsonResponse
     {
-        $record = $this->transaction->run(fn (): ExaminationRecord => $this->reading->read($user, $id));
+        $record = $this->reading->read($user, $id);
         if ($record->hidesTheHope()) {
             throw Refused::forbidden('You look at this tree as the second person; the evidence stays covered until you sign.');
         }

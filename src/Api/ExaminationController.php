@@ -33,6 +33,7 @@ use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 #[OA\Tag('examinations')]
@@ -40,6 +41,9 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[OA\Response(response: 422, description: 'Something in it cannot be taken; nothing was stored.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
 final class ExaminationController extends AbstractController
 {
+    /** Of one tree on one day: every character of the catalogue, and half as many again. */
+    private const MOST_SCORES = 250;
+
     public function __construct(
         private readonly ExaminationRepository $examinations,
         private readonly StoredExaminations $stored,
@@ -54,7 +58,7 @@ final class ExaminationController extends AbstractController
     #[Route('/api/examinations', methods: ['POST'])]
     public function begin(#[CurrentUser] User $user, #[MapRequestPayload] NewExamination $input): JsonResponse
     {
-        return $this->json($this->transaction->run(function (EntityManagerInterface $entities) use ($user, $input): ExaminationView {
+        $begun = $this->transaction->run(function (EntityManagerInterface $entities) use ($user, $input): ExaminationRecord {
             $specimen = $entities->find(Specimen::class, $input->specimenId) ?? throw Refused::field('specimenId', 'There is no such tree.');
             $first = null === $input->secondOf ? null : $this->find($input->secondOf);
             if (null !== $first && ($first->examiner === $user || !$first->isSigned() || $first->specimen !== $specimen)) {
@@ -80,21 +84,19 @@ final class ExaminationController extends AbstractController
             }
             $entities->persist($record);
 
-            return $this->page->of($record, $user);
-        }));
+            return $record;
+        });
+
+        return $this->json($this->page->of($begun, $user));
     }
 
-    #[Route('/api/examinations/{id}', methods: ['GET'])]
+    #[Route('/api/examinations/{id}', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
     public function show(#[CurrentUser] User $user, string $id): JsonResponse
     {
-        return $this->json($this->transaction->run(function () use ($user, $id): ExaminationView {
-            $record = $this->reading->read($user, $id);
-
-            return $this->page->of($record, $user);
-        }));
+        return $this->json($this->page->of($this->reading->read($user, $id), $user));
     }
 
-    #[Route('/api/examinations/{id}', methods: ['PATCH'])]
+    #[Route('/api/examinations/{id}', requirements: ['id' => Requirement::UUID], methods: ['PATCH'])]
     public function change(#[CurrentUser] User $user, string $id, #[MapRequestPayload] ExaminationChange $input): JsonResponse
     {
         return $this->write($user, $id, function (ExaminationRecord $record) use ($input): void {
@@ -126,7 +128,7 @@ final class ExaminationController extends AbstractController
         }, signedToo: true);
     }
 
-    #[Route('/api/examinations/{id}/scores', methods: ['POST'])]
+    #[Route('/api/examinations/{id}/scores', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
     public function score(#[CurrentUser] User $user, string $id, #[MapRequestPayload] NewScore $input): JsonResponse
     {
         return $this->write($user, $id, function (ExaminationRecord $record, EntityManagerInterface $entities) use ($input): void {
@@ -146,6 +148,9 @@ final class ExaminationController extends AbstractController
             if (null !== $entities->find(ScoreRecord::class, $score->id)) {
                 throw Refused::conflict('A score with this id belongs to another examination.');
             }
+            if (\count($record->scores) >= self::MOST_SCORES) {
+                throw Refused::conflict('So many scores say nothing more. Sign this examination, and begin another one.');
+            }
             $record->scores->add($score);
             if (\count(array_filter($record->scores->toArray(), static fn (ScoreRecord $s): bool => $s->character === $score->character)) > Examination::MOST_SCORES) {
                 throw Refused::conflict('This character has been scored often enough; more says nothing more. Let somebody else look.');
@@ -155,14 +160,14 @@ final class ExaminationController extends AbstractController
     }
 
     /** Takes a mistyped score back; it stays on record and counts for nothing. */
-    #[Route('/api/examinations/{id}/scores/{score}', methods: ['DELETE'])]
+    #[Route('/api/examinations/{id}/scores/{score}', requirements: ['id' => Requirement::UUID, 'score' => Requirement::UUID], methods: ['DELETE'])]
     public function takeBack(#[CurrentUser] User $user, string $id, string $score): JsonResponse
     {
         return $this->write($user, $id, fn (ExaminationRecord $record) => $this->scoreOf($record, $score)->takenBackAt ??= $this->clock->now());
     }
 
     /** Counts a score again that was taken back. */
-    #[Route('/api/examinations/{id}/scores/{score}/restore', methods: ['POST'])]
+    #[Route('/api/examinations/{id}/scores/{score}/restore', requirements: ['id' => Requirement::UUID, 'score' => Requirement::UUID], methods: ['POST'])]
     public function restore(#[CurrentUser] User $user, string $id, string $score): JsonResponse
     {
         return $this->write($user, $id, function (ExaminationRecord $record) use ($score): void {
@@ -171,7 +176,7 @@ final class ExaminationController extends AbstractController
     }
 
     /** Closes the scores for good and puts the decision on record. */
-    #[Route('/api/examinations/{id}/sign', methods: ['POST'])]
+    #[Route('/api/examinations/{id}/sign', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
     public function sign(#[CurrentUser] User $user, string $id): JsonResponse
     {
         return $this->write($user, $id, function (ExaminationRecord $record, EntityManagerInterface $entities) use ($user): void {
@@ -186,10 +191,10 @@ final class ExaminationController extends AbstractController
         });
     }
 
-    #[Route('/api/examinations/{id}/harvests', methods: ['POST'])]
+    #[Route('/api/examinations/{id}/harvests', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
     public function harvest(#[CurrentUser] User $user, string $id, #[MapRequestPayload] NewHarvest $input): JsonResponse
     {
-        return $this->json($this->transaction->run(function (EntityManagerInterface $entities) use ($user, $id, $input): ExaminationView {
+        $record = $this->transaction->run(function (EntityManagerInterface $entities) use ($user, $id, $input): ExaminationRecord {
             $record = $this->find($id);
             if (!$user->role->mayDecide()) {
                 throw Refused::forbidden('Taking something is decided by an instructor; ask one to log it.');
@@ -210,14 +215,15 @@ final class ExaminationController extends AbstractController
                 $decision, $user, $this->clock->today()->format('Y-m-d'), $input->amount, $input->unit,
                 $input->ripeness, $input->shareLeft, $input->note, $this->clock->now(),
             ));
-            $entities->flush();
 
-            return $this->page->of($record, $user);
-        }));
+            return $record;
+        });
+
+        return $this->json($this->page->of($record, $user));
     }
 
     /** A second examiner takes the conclusion back, saying why; it then counts neither for nor against. */
-    #[Route('/api/examinations/{id}/reconsider', methods: ['POST'])]
+    #[Route('/api/examinations/{id}/reconsider', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
     public function reconsider(#[CurrentUser] User $user, string $id, #[MapRequestPayload] Reconsideration $input): JsonResponse
     {
         return $this->write($user, $id, function (ExaminationRecord $record) use ($input): void {
@@ -236,7 +242,7 @@ final class ExaminationController extends AbstractController
      */
     private function write(User $user, string $id, callable $work, bool $signedToo = false): JsonResponse
     {
-        return $this->json($this->transaction->run(function (EntityManagerInterface $entities) use ($user, $id, $work, $signedToo): ExaminationView {
+        $written = $this->transaction->run(function (EntityManagerInterface $entities) use ($user, $id, $work, $signedToo): ExaminationRecord {
             $record = $this->find($id);
             if ($record->examiner !== $user) {
                 throw Refused::forbidden('Only '.$record->examiner->name.' can change this examination.');
@@ -245,10 +251,11 @@ final class ExaminationController extends AbstractController
                 throw Refused::conflict('This examination is signed and cannot be changed. Begin a new one.');
             }
             $work($record, $entities);
-            $entities->flush();
 
-            return $this->page->of($record, $user);
-        }));
+            return $record;
+        });
+
+        return $this->json($this->page->of($written, $user)); // what is said of it is reckoned when nobody waits for the lock
     }
 
     private function find(string $id): ExaminationRecord

@@ -8,10 +8,13 @@ use App\Entity\ExaminationRecord;
 use App\Entity\User;
 use App\Repository\ExaminationRepository;
 
-/** Who may read whose examination, and the mark it leaves: whoever has seen the scores cannot be the second person. */
+/**
+ * Who may read whose examination, and the mark it leaves: whoever has seen the scores cannot be the second person. Only the
+ * mark is written, once; reading takes no lock.
+ */
 final readonly class ExaminationReading
 {
-    public function __construct(private ExaminationRepository $examinations)
+    public function __construct(private ExaminationRepository $examinations, private Transaction $transaction)
     {
     }
 
@@ -29,7 +32,7 @@ final readonly class ExaminationReading
             throw Refused::forbidden('You are examining this tree as the second person. Sign yours first; until then the first scores stay covered.');
         }
         if (!\in_array($user->id, $record->seenBy, true)) {
-            $record->seenBy = [...$record->seenBy, $user->id];
+            $this->transaction->run(static fn () => $record->seenBy = [...$record->seenBy, $user->id]);
         }
 
         return $record;

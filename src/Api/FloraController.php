@@ -62,7 +62,7 @@ final class FloraController extends AbstractController
         return $this->json($this->glossary->terms());
     }
 
-    #[Route('/api/flora/taxa/{id}', methods: ['GET'])]
+    #[Route('/api/flora/taxa/{id}', requirements: ['id' => '[a-z0-9-]{1,64}'], methods: ['GET'])]
     #[OA\Response(response: 200, description: 'The notebook page of a species.', content: new Model(type: TaxonView::class))]
     #[OA\Response(response: 404, description: 'No such taxon.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
     public function taxon(#[CurrentUser] User $user, string $id, #[MapQueryParameter] ?string $flora = null): JsonResponse

@@ -34,14 +34,14 @@ final class ReviewController extends AbstractController
     }
 
     /** What the dangerous kinds of a flora never show, with who has read it. */
-    #[Route('/api/floras/{name}/nevers', methods: ['GET'])]
+    #[Route('/api/floras/{name}/nevers', requirements: ['name' => '[a-z0-9-]{1,64}'], methods: ['GET'])]
     public function sheet(string $name): JsonResponse
     {
         return $this->json($this->sheetOf($this->named($name)));
     }
 
     /** Somebody who may decide says what they think of one line. A doubt takes effect with the next look. */
-    #[Route('/api/floras/{name}/nevers/{taxon}/{line}/reviews', methods: ['POST'])]
+    #[Route('/api/floras/{name}/nevers/{taxon}/{line}/reviews', requirements: ['name' => '[a-z0-9-]{1,64}', 'taxon' => '[a-z0-9-]{1,64}', 'line' => '[a-z0-9-]{1,64}'], methods: ['POST'])]
     #[OA\Response(response: 403, description: 'Not an instructor.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
     #[OA\Response(response: 422, description: 'A doubt without a word; nothing was stored.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
     public function review(#[CurrentUser] User $user, string $name, string $taxon, string $line, #[MapRequestPayload] NewReview $input, Transaction $transaction, SchoolClock $clock): JsonResponse

@@ -10,7 +10,9 @@ use App\Api\View\DemoAccountView;
 use App\Api\View\PersonView;
 use App\Api\View\SessionView;
 use App\Entity\User;
+use App\EventListener\ApiProblemListener;
 use App\Exchange\FloraLibrary;
+use App\Health;
 use App\Repository\SettingRepository;
 use App\Repository\UserRepository;
 use App\StandIn\DemoSchool;
@@ -32,9 +34,12 @@ final class SessionController extends AbstractController
 
     #[Route('/api/health', methods: ['GET'])]
     #[OA\Response(response: 200, description: 'The application runs.')]
-    public function health(): JsonResponse
+    #[OA\Response(response: 503, description: 'It cannot do its work.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
+    public function health(Health $health): JsonResponse
     {
-        return $this->json(['status' => 'ok']);
+        $troubles = $health->troubles();
+
+        return [] === $troubles ? $this->json(['status' => 'ok']) : ApiProblemListener::problem(503, implode(' ', $troubles), [], []);
     }
 
     #[Route('/api/session', methods: ['GET'])]
@@ -51,7 +56,8 @@ final class SessionController extends AbstractController
     #[OA\Response(response: 401, description: 'Wrong e-mail or password, or too many attempts.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
     public function login(#[CurrentUser] ?User $user): JsonResponse
     {
-        return $this->json($this->view($user));
+        // The firewall reads JSON only; whatever else came is nobody's sign-in.
+        return null === $user ? ApiProblemListener::problem(415, 'Send e-mail and password as JSON.', [], []) : $this->json($this->view($user));
     }
 
     #[Route('/api/preferences', methods: ['PUT'])]

@@ -22,6 +22,7 @@ use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 #[OA\Tag('trees')]
@@ -63,7 +64,7 @@ final class TreeController extends AbstractController
         }));
     }
 
-    #[Route('/api/specimens/{id}/examinations', methods: ['GET'])]
+    #[Route('/api/specimens/{id}/examinations', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
     #[OA\Response(response: 200, description: 'Examinations of this tree.', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: ExaminationSummaryView::class))))]
     public function examinations(#[CurrentUser] User $user, string $id, ExaminationRepository $examinations, ExaminationPage $page): JsonResponse
     {

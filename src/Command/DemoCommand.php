@@ -38,14 +38,18 @@ final class DemoCommand extends Command
         $start = hrtime(true);
         try {
             if ($this->school->isLoaded()) {
+                if ($this->school->holdsOthers()) {
+                    $errors->writeln('People are on record who are none of the invented school: this database is somebody’s own. Nothing was changed.');
+
+                    return Command::INVALID;
+                }
                 if (true !== $input->getOption('fresh')) {
                     $output->writeln('The demo is loaded already; its data are kept.');
 
                     return Command::SUCCESS;
                 }
-                $this->school->clear();
             }
-            $this->school->load();
+            $this->school->load(true === $input->getOption('fresh'));
         } catch (TableNotFoundException) {
             $errors->writeln('The database has no tables yet: run bin/console doctrine:migrations:migrate first, or use bin/demo, which does.');
 

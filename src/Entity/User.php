@@ -31,16 +31,30 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     #[ORM\Column(length: 80, options: ['default' => FloraLibrary::DEFAULT])]
     public string $flora = FloraLibrary::DEFAULT;
 
+    /** @var non-empty-string as {@see normalised} writes it: two spellings are no two people */
+    #[ORM\Column(length: 180, unique: true)]
+    public readonly string $email;
+
     /** @param non-empty-string $email */
     public function __construct(
-        #[ORM\Column(length: 180, unique: true)]
-        public readonly string $email,
+        string $email,
         #[ORM\Column(length: 120)]
         public readonly string $name,
         #[ORM\Column(length: 16)]
         public readonly ExaminerRole $role,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+        $this->email = self::normalised($email);
+    }
+
+    /**
+     * @return ($email is non-empty-string ? non-empty-string : string)
+     */
+    public static function normalised(string $email): string
+    {
+        $composed = \Normalizer::normalize(mb_scrub(trim($email)), \Normalizer::FORM_KC);
+
+        return mb_strtolower(\is_string($composed) && '' !== $composed ? $composed : $email);
     }
 
     public function getUserIdentifier(): string

@@ -11,7 +11,7 @@ use Symfony\Component\Security\Csrf\CsrfToken;
 use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 
 /**
- * Every writing request to the API must come from our own pages: it carries a header no foreign form can set,
+ * Every writing request must come from our own pages, however its path is spelled: it carries a header no foreign form can set,
  * and its origin is checked by Symfony's same-origin token manager.
  */
 final readonly class CsrfListener
@@ -24,7 +24,7 @@ final readonly class CsrfListener
     public function onRequest(RequestEvent $event): void
     {
         $request = $event->getRequest();
-        if (!$event->isMainRequest() || $request->isMethodSafe() || !str_starts_with($request->getPathInfo(), '/api/')) {
+        if (!$event->isMainRequest() || $request->isMethodSafe()) {
             return;
         }
         if (!$this->tokens->isTokenValid(new CsrfToken('api', $request->headers->get('X-CSRF-Token')))) {

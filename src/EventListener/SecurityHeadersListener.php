@@ -23,8 +23,16 @@ final class SecurityHeadersListener
     #[AsEventListener]
     public function onResponse(ResponseEvent $event): void
     {
+        $headers = $event->getResponse()->headers;
         foreach (self::HEADERS as $name => $value) {
-            $event->getResponse()->headers->set($name, $value);
+            $headers->set($name, $value);
+        }
+        if ($event->getRequest()->isSecure()) {
+            $headers->set('Strict-Transport-Security', 'max-age=31536000');
+        }
+        // What is told of people and trees is kept nowhere; a flora carries its own tag and is asked for again.
+        if (null === $event->getResponse()->getEtag() && str_starts_with((string) $headers->get('Content-Type'), 'application/')) {
+            $headers->set('Cache-Control', 'private, no-store');
         }
     }
 }

@@ -46,14 +46,26 @@ final readonly class DemoSchool
     ) {
     }
 
+    /** Whether people are on record who are none of the invented ones: then this is somebody's school. */
+    public function holdsOthers(): bool
+    {
+        $invented = array_map(static fn (Node $person): string => User::normalised($person->text('email')), Node::root(Yaml::parseFile($this->file))->children('people'));
+
+        return [] !== array_filter($this->entities->getRepository(User::class)->findAll(), static fn (User $user): bool => !\in_array($user->email, $invented, true));
+    }
+
     public function isLoaded(): bool
     {
         return 0 < $this->entities->getRepository(User::class)->count();
     }
 
-    public function load(): void
+    /** @param bool $fresh throw away what is there; should the new one fail, the old one is still there */
+    public function load(bool $fresh = false): void
     {
-        $this->entities->wrapInTransaction(function (): void {
+        $this->entities->wrapInTransaction(function () use ($fresh): void {
+            if ($fresh) {
+                $this->clear();
+            }
             $school = Node::root(Yaml::parseFile($this->file));
             $people = $this->people($school);
             $trees = $this->trees($school, $this->sites($school));

@@ -186,7 +186,7 @@ final class ExaminationApiTest extends ApiTestCase
         $this->signIn('jonas');
         self::assertProblem(403, 'Only Marta Ellinger', $this->call('POST', $address.'/scores', ['character' => 'leaf.kind', 'states' => ['simple']]));
         self::assertProblem(403, 'once it is signed', $this->call('GET', $address));
-        self::assertProblem(404, 'no such examination', $this->call('GET', '/api/examinations/none'));
+        self::assertProblem(404, 'no such examination', $this->call('GET', '/api/examinations/01900000-0000-7000-8000-000000000000'));
     }
 
     public function testATreeMarkedInSummerIsTakenFromInWinterAndItsPartIsLookedAtThen(): void

@@ -10,7 +10,7 @@ final class SessionApiTest extends ApiTestCase
 {
     public function testWithoutASessionNothingIsGivenAway(): void
     {
-        foreach (['/api/today', '/api/flora', '/api/specimens', '/api/examinations/x'] as $path) {
+        foreach (['/api/today', '/api/flora', '/api/specimens', '/api/examinations/01900000-0000-7000-8000-000000000000'] as $path) {
             self::assertProblem(401, 'Sign in first.', $this->call('GET', $path));
         }
         self::assertNull(self::at($this->call('GET', '/api/session'), 'user'));
@@ -20,7 +20,7 @@ final class SessionApiTest extends ApiTestCase
     public function testAWrongPasswordIsRefusedAndTriesAreThrottled(): void
     {
         $email = 'nobody-'.bin2hex(random_bytes(6)).'@orlebach.example';
-        for ($try = 0; $try < 5; ++$try) {
+        for ($try = 0; $try < 8; ++$try) {
             self::assertProblem(401, 'Invalid credentials', $this->call('POST', '/api/login', ['email' => $email, 'password' => 'wrong']));
         }
         self::assertProblem(401, 'Too many failed login attempts', $this->call('POST', '/api/login', ['email' => $email, 'password' => 'wrong']));
@@ -71,7 +71,7 @@ final class SessionApiTest extends ApiTestCase
     public function testWhatIsNotThereIsAProblemToo(): void
     {
         $this->signIn('marta');
-        self::assertProblem(404, 'No route found', $this->call('GET', '/api/nothing'));
+        self::assertProblem(404, 'There is nothing at this address', $this->call('GET', '/api/nothing'));
         self::assertProblem(404, 'No taxon "quercus" in this flora', $this->call('GET', '/api/flora/taxa/quercus'));
         self::assertProblem(405, '', $this->call('DELETE', '/api/today'));
     }

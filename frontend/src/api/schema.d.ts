@@ -1535,6 +1535,15 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It cannot do its work. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
         };
     };
     get_app_api_session_session: {

@@ -19,17 +19,24 @@ final readonly class ExaminationChange
         #[Day]
         public ?string $date = null,
         #[Assert\Length(max: 500)]
+        #[PlainText]
         public string $dateReason = '',
         public ?LifeStage $stage = null,
         #[Assert\Choice(['branch-first', 'bark-first', 'leaf-first', 'outline-inward'])]
         public ?string $route = null,
-        #[Assert\All([new Assert\Choice(['ground', 'hand', 'binoculars', 'cut'])])]
+        #[Assert\All([new Assert\NotNull(), new Assert\Choice(['ground', 'hand', 'binoculars', 'cut'])])]
+        #[Assert\Count(max: 10)]
         public ?array $reach = null,
-        #[Assert\All([new Assert\Choice(['none', 'rule', 'hand-lens', 'knife', 'ultraviolet-torch'])])]
+        #[Assert\All([new Assert\NotNull(), new Assert\Choice(['none', 'rule', 'hand-lens', 'knife', 'ultraviolet-torch'])])]
+        #[Assert\Count(max: 10)]
         public ?array $kit = null,
+        #[Assert\Length(max: 64)]
         public ?string $claimTaxon = null,
+        #[Assert\Length(max: 64)]
         public ?string $claimPart = null,
         public bool $dropClaim = false,
+        #[Assert\All([new Assert\Type('bool', message: 'Answer true, false, or null to take an answer back.')])]
+        #[Assert\Count(max: 20)]
         public ?array $conditions = null,
         public bool $uncoverNames = false,
     ) {

@@ -13,6 +13,7 @@ final readonly class NewReview
     public function __construct(
         public ReviewVerdict $verdict,
         #[Assert\Length(max: 500)]
+        #[PlainText]
         public string $note = '',
     ) {
     }

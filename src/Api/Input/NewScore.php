@@ -25,11 +25,12 @@ final readonly class NewScore
         #[Assert\Uuid(message: 'The id must be a UUID.')]
         public string $id,
         #[Assert\NotBlank]
+        #[Assert\Length(max: 64)]
         public string $character,
-        #[Assert\All([new Assert\Type('string')])]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 64)])]
         #[Assert\Count(max: 20)]
         public array $states = [],
-        #[Assert\All([new Assert\Type('numeric'), new Assert\PositiveOrZero()])]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type(['int', 'float'], message: 'This is no number.'), new Assert\Range(min: 0, max: 1_000_000)])]
         #[Assert\Count(max: 100)]
         public array $numbers = [],
         #[Assert\Choice(['mm', 'cm', 'm', 'in', 'ft'])]

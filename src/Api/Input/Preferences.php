@@ -13,6 +13,7 @@ final readonly class Preferences
         #[Assert\Choice(['metric', 'imperial'])]
         public string $units,
         /** Name of a shipped flora; left out: as it was. */
+        #[Assert\Length(max: 80)]
         public ?string $flora = null,
     ) {
     }

@@ -12,6 +12,7 @@ final readonly class Reconsideration
     public function __construct(
         #[Assert\NotBlank(message: 'Say why the first conclusion does not hold.')]
         #[Assert\Length(min: 10, max: 1000, minMessage: 'Say in a sentence why the first conclusion does not hold.')]
+        #[PlainText]
         public string $because,
     ) {
     }
