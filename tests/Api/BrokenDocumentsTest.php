@@ -42,7 +42,7 @@ final class BrokenDocumentsTest extends KernelTestCase
         $kernel = self::bootKernel();
         $shell = new CommandTester((new Application($kernel))->find($command));
         $file = (string) tempnam(sys_get_temp_dir(), 'broken');
-        $codes = [0 => 0, 2 => 0];
+        $codes = [];
         try {
             for ($i = 0; $i <= $many; ++$i) {
                 $text = json_encode(0 === $i ? $document : $this->broken($document), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
@@ -52,16 +52,20 @@ final class BrokenDocumentsTest extends KernelTestCase
                 } catch (\Throwable $error) {
                     self::fail($error::class.': '.$error->getMessage().' in '.basename($error->getFile()).':'.$error->getLine()."\n".substr($text, 0, 1500));
                 }
-                0 !== $i || self::assertSame(0, $code, $shell->getDisplay());
-                self::assertArrayHasKey($code, $codes, $text);
-                ++$codes[$code];
-                2 !== $code || self::assertSame(1, substr_count(trim($shell->getDisplay()), "\n") + 1, $shell->getDisplay());
+                if (0 === $i) {
+                    self::assertSame(0, $code, $shell->getDisplay());
+                }
+                self::assertContains($code, [0, 2], $text);
+                $codes[$code] = ($codes[$code] ?? 0) + 1;
+                if (2 === $code) {
+                    self::assertSame(1, substr_count(trim($shell->getDisplay()), "\n") + 1, $shell->getDisplay());
+                }
             }
         } finally {
             unlink($file);
         }
-        self::assertGreaterThan($many / 20, $codes[0], 'not everything that is odd is wrong');
-        self::assertGreaterThan($many / 4, $codes[2]);
+        self::assertGreaterThan($many / 20, $codes[0] ?? 0, 'not everything that is odd is wrong');
+        self::assertGreaterThan($many / 4, $codes[2] ?? 0);
     }
 
     /**
@@ -77,7 +81,7 @@ final class BrokenDocumentsTest extends KernelTestCase
         } elseif (\is_array($document[$key] ?? null) && 0 !== $this->random->getInt(0, 3)) {
             $document[$key] = $this->broken($document[$key]);
         } else {
-            $document[0 === $this->random->getInt(0, 9) ? '7' : $key] = $this->one(self::EVIL);
+            $document[1 === $this->random->getInt(1, 10) ? 7 : $key] = $this->one(self::EVIL);
         }
 
         return $document;
