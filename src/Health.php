@@ -20,6 +20,8 @@ final readonly class Health
         #[Autowire(service: 'doctrine.migrations.dependency_factory')] private DependencyFactory $migrations,
         private FloraLibrary $library,
         private LoggerInterface $log,
+        /** Bytes that must be free where the database lies. A day of a school writes a few hundred thousand. */
+        private int $free = 20_000_000,
     ) {
     }
 
@@ -40,6 +42,10 @@ final readonly class Health
             // the lock alone tells whether it can be written; nothing is
             $this->database->beginTransaction();
             $this->database->rollBack();
+            $free = disk_free_space(\dirname($this->database->getParams()['path'] ?? '.'));
+            if (false !== $free && $free < $this->free) {
+                return [\sprintf('The disk with the database is nearly full: %d MB are free.', intdiv((int) $free, 1_000_000))];
+            }
         } catch (DatabaseTrouble $trouble) {
             $this->log->error('The database cannot be used.', ['exception' => $trouble]);
 

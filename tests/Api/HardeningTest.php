@@ -7,14 +7,17 @@ namespace App\Tests\Api;
 use App\Doctrine\SqliteMiddleware;
 use App\Entity\User;
 use App\EventListener\SessionExpiryListener;
+use App\Exchange\FloraLibrary;
 use App\Health;
 use App\Repository\UserRepository;
 use App\Security\PeopleProvider;
 use Doctrine\DBAL\Connection;
+use Doctrine\Migrations\DependencyFactory;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Examination\ExaminerRole;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Psr\Cache\CacheItemPoolInterface;
+use Psr\Log\NullLogger;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Clock\MockClock;
 use Symfony\Component\Console\Command\Command;
@@ -191,6 +194,10 @@ final class HardeningTest extends ApiTestCase
     public function testHealthSaysWhatIsWrong(): void
     {
         self::assertSame([], self::getContainer()->get(Health::class)->troubles());
+        $migrations = self::getContainer()->get('doctrine.migrations.dependency_factory');
+        self::assertInstanceOf(DependencyFactory::class, $migrations);
+        $full = new Health(self::getContainer()->get(Connection::class), $migrations, self::getContainer()->get(FloraLibrary::class), new NullLogger(), \PHP_INT_MAX);
+        self::assertStringContainsString('nearly full', implode(' ', $full->troubles()));
         self::getContainer()->get(Connection::class)->executeStatement('DELETE FROM doctrine_migration_versions');
         self::assertProblem(503, 'not of this version', $this->call('GET', '/api/health'));
     }
