@@ -96,5 +96,6 @@ build_frontend() {
 
 # The secret of this machine: made once, never committed.
 make_secret() {
+    [ -f .env.local ] || (umask 077 && : >.env.local) # nobody else on the machine reads the secret
     grep -qs '^APP_SECRET=' .env.local || { printf 'APP_SECRET=%s\n' "$(php -r 'echo bin2hex(random_bytes(24));')" >>.env.local; say '· made a secret for this machine (.env.local)'; }
 }

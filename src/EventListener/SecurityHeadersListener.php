@@ -10,7 +10,8 @@ use Symfony\Component\HttpKernel\Event\ResponseEvent;
 /** No inline script, no frames, no guessing of types, no addresses told to others. */
 final class SecurityHeadersListener
 {
-    private const HEADERS = [
+    /** Sent with every page and with every file. */
+    public const HEADERS = [
         // Inline style: the dialog primitives write style elements while they lock scrolling.
         'Content-Security-Policy' => "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
         'X-Content-Type-Options' => 'nosniff',

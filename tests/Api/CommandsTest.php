@@ -107,6 +107,7 @@ final class CommandsTest extends ApiTestCase
         self::assertStringContainsString('APP_DEMO=1', $this->shell(['hylognosis:demo'], '', 2, ['APP_DEMO' => '0'] + $env)->getErrorOutput());
         self::assertStringContainsString('no tables', $this->shell(['hylognosis:demo'], '', 2, $env)->getErrorOutput());
         $this->shell(['doctrine:migrations:migrate', '--no-interaction'], '', 0, $env);
+        self::assertSame(0o600, fileperms($database) & 0o777, 'no business of others on the machine');
         self::assertStringContainsString('loaded in', $this->shell(['hylognosis:demo'], '', 0, $env)->getOutput());
         self::assertStringContainsString('kept', $this->shell(['hylognosis:demo'], '', 0, $env)->getOutput());
         self::assertStringContainsString('loaded in', $this->shell(['hylognosis:demo', '--fresh'], '', 0, $env)->getOutput());

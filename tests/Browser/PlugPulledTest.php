@@ -129,6 +129,23 @@ final class PlugPulledTest extends TestCase
         Servers::kill();
     }
 
+    public function testFilesCarryTheHeadersToo(): void
+    {
+        $this->signIn();
+        $page = $this->http->request('GET', '/')->getContent();
+        self::assertGreaterThan(1, preg_match_all('~/build/assets/[\w.-]+\.(?:js|css)\b~', $page, $built));
+        foreach (array_fill_keys($built[0], 'immutable') + ['/favicon.svg' => 'no-cache'] as $path => $kept) {
+            $file = $this->http->request('GET', $path);
+            $headers = $file->getHeaders();
+            self::assertStringContainsString($kept, $headers['cache-control'][0] ?? '');
+            self::assertMatchesRegularExpression('~^(text/javascript|text/css|image/svg\+xml)~', $headers['content-type'][0] ?? '', $path);
+            self::assertSame('nosniff', $headers['x-content-type-options'][0] ?? '');
+            self::assertArrayHasKey('content-security-policy', $headers);
+            self::assertSame(304, $this->http->request('GET', $path, ['headers' => ['If-None-Match' => $headers['etag'][0] ?? '']])->getStatusCode());
+        }
+        Servers::kill();
+    }
+
     /** @return iterable<string, array{callable(string): mixed}> */
     public static function troubles(): iterable
     {
