@@ -13,6 +13,7 @@ use App\Exchange\Reviews;
 use App\Tests\Support\Starter;
 use Hylognosis\Flora\FloraDocument;
 use Hylognosis\Flora\FloraReader;
+use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\ReviewVerdict;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
 use Symfony\Component\Clock\MockClock;
@@ -23,6 +24,7 @@ final class ReviewTest extends ApiTestCase
 {
     private const FLORA = 'central-european-hills';
     private string $folder = '';
+    private ArrayAdapter $kept;
 
     protected function tearDown(): void
     {
@@ -113,6 +115,23 @@ final class ReviewTest extends ApiTestCase
         self::assertArrayNotHasKey('taxus-baccata', $library->flora('small')->taxa);
     }
 
+    public function testEditsDoNotPileUp(): void
+    {
+        $library = $this->library();
+        $sizes = [];
+        for ($edit = 0; $edit < 6; ++$edit) {
+            touch($this->folder.'/small/flora.yaml', 1_800_000_000 + $edit);
+            clearstatcache();
+            $library->reread();
+            foreach (LifeStage::cases() as $stage) {
+                $library->compiled('small', $stage);
+            }
+            $sizes[] = \count($this->kept->getValues());
+        }
+        self::assertSame($sizes[2], $sizes[5], 'the edition in use and the one before it');
+        self::assertGreaterThan($sizes[0], $sizes[1], 'whoever is in the middle of a request still finds the one before');
+    }
+
     public function testAnOldFloraIsMigratedAndThenExcludesNothing(): void
     {
         $document = (new FloraFiles())->load(\dirname(__DIR__).'/Support/starter-flora')[1]->content;
@@ -183,6 +202,8 @@ final class ReviewTest extends ApiTestCase
         $flora = $this->folder.'/small/flora.yaml';
         file_put_contents($flora, str_replace(['name: central-european-hills', 'end: central-european-hills'], ['name: small', 'end: small'], (string) file_get_contents($flora)));
 
-        return new FloraLibrary($this->folder, new FloraFiles(), self::getContainer()->get(Reviews::class), new ArrayAdapter(storeSerialized: true));
+        $this->kept = new ArrayAdapter(storeSerialized: true);
+
+        return new FloraLibrary($this->folder, new FloraFiles(), self::getContainer()->get(Reviews::class), $this->kept);
     }
 }
