@@ -90,7 +90,7 @@ final class ExamineTest extends BrowserTestCase
         $body = $this->see(WebDriverBy::cssSelector('body'));
         $body->sendKeys('1+');
         $body->sendKeys(WebDriverKeys::ENTER);
-        $this->waitForText(WebDriverBy::cssSelector('[data-character="leaf.arrangement"]'), 'opposite');
+        $this->waitForText(WebDriverBy::cssSelector('[role="status"].fixed'), 'Recorded'); // the word alone stands on the tile before
         $body->sendKeys('j');
         $body->sendKeys('k');
         $body->sendKeys('1');
