@@ -91,9 +91,9 @@ function Workbench({ examination: e, flora }: { examination: Examination; flora:
     [inStation, standing],
   );
   const advance = (from: string, after: Examination) => {
-    const list = inStation(organ);
+    const list = sightFor(flora, after, organ, required); // what was just scored can take others out of sight
     const at = list.findIndex((c) => c.id === from);
-    const rest = [...list.slice(at + 1), ...list.slice(0, at)];
+    const rest = [...list.slice(at + 1), ...list.slice(0, Math.max(at, 0))];
     const scored = new Set(after.scores.filter((s) => !s.takenBack).map((s) => s.character));
     const next = rest.find((c) => !scored.has(c.id) && required.has(c.id)) ?? rest.find((c) => !scored.has(c.id));
     if (after.assessment.next[0] && !next) lookAt(after.assessment.next[0].character);
