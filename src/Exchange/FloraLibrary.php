@@ -163,7 +163,7 @@ final class FloraLibrary
         }
         $this->keep($name, $current, 'flora', $flora);
         $this->cache->save($good->set([$current, $known]));
-        if (null !== $before) { // the one just replaced stays for those who are in the middle of a request
+        if (null !== $before && $before !== $current) { // the one just replaced stays for those who are in the middle of a request; and somebody may have gone back to the one before it
             $this->forget($name, $before);
         }
 

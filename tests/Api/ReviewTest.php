@@ -128,6 +128,12 @@ final class ReviewTest extends ApiTestCase
             }
             $sizes[] = \count($this->kept->getValues());
         }
+        foreach ([7, 8, 7, 8] as $backAndForth) {
+            touch($this->folder.'/small/flora.yaml', 1_800_000_000 + $backAndForth);
+            clearstatcache();
+            $library->reread();
+            self::assertNotEmpty($library->flora('small')->taxa);
+        }
         self::assertSame($sizes[2], $sizes[5], 'the edition in use and the one before it');
         self::assertGreaterThan($sizes[0], $sizes[1], 'whoever is in the middle of a request still finds the one before');
     }
