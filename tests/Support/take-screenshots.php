@@ -28,6 +28,7 @@ $press = static function (string $words) use ($js): void {
     usleep(600_000);
 };
 $shot = static function (string $name) use ($browser): void {
+    $browser->wait(30)->until(static fn (RemoteWebDriver $b): bool => true === $b->executeScript('return !document.body.textContent.includes("Fetching ")')); // what is still on its way is no picture
     usleep(500_000);
     $browser->takeScreenshot(dirname(__DIR__, 2).'/docs/screenshots/'.$name.'.png');
 };
