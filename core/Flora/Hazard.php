@@ -7,6 +7,9 @@ namespace Hylognosis\Flora;
 /** What harms, whom, and how. */
 final readonly class Hazard
 {
+    /** Ways that meet whoever works with the plant, whatever he takes it for: a thorn, dust, hair in the air. */
+    private const WHATEVER_IT_IS_TAKEN_FOR = ['wound', 'breathing'];
+
     /** @param list<SourceReference> $sources */
     public function __construct(
         public string $part,
@@ -16,5 +19,11 @@ final readonly class Hazard
         public string $note,
         public array $sources,
     ) {
+    }
+
+    /** Whether it harms a person by being taken for something else: eaten, rubbed on, burnt. What a thorn does, it does to him who knows it too. */
+    public function harmsByMistake(): bool
+    {
+        return 'people' === $this->who && !\in_array($this->way, self::WHATEVER_IT_IS_TAKEN_FOR, true);
     }
 }

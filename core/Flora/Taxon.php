@@ -51,12 +51,12 @@ final readonly class Taxon
         return $this->names->common[0] ?? $this->name;
     }
 
-    /** The worst it can do to a person, by whatever part and way. */
+    /** The worst it can do to a person who takes it for something else, by whatever part. */
     public function severity(): Severity
     {
         $worst = Severity::Harmless;
         foreach ($this->hazards as $hazard) {
-            if ('people' === $hazard->who) {
+            if ($hazard->harmsByMistake()) {
                 $worst = Severity::worse($worst, $hazard->severity);
             }
         }

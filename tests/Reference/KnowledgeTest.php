@@ -55,6 +55,32 @@ final class KnowledgeTest extends TestCase
         }
     }
 
+    /** The same thing said twice of a kind, once as sure and once with an exception, is one of them wrong. */
+    #[DataProvider('floras')]
+    public function testNothingIsStatedNeverTwice(string $letter): void
+    {
+        $twice = [];
+        foreach (self::kinds($letter) as $taxon) {
+            $said = [];
+            foreach ($taxon->nevers as $never) {
+                foreach ([] === $never->states ? [(string) $never->outside] : $never->states as $what) {
+                    $said[$never->character.' '.$what][] = $never->id;
+                }
+            }
+            foreach (array_filter($said, static fn (array $ids): bool => \count($ids) > 1) as $what => $ids) {
+                $twice[] = $taxon->id.': '.$what.' in '.implode(' and ', $ids);
+            }
+        }
+        self::assertSame([], $twice);
+    }
+
+    public function testAThornDoesNotMakeAKindOneThatMustBeExcluded(): void
+    {
+        $hawthorn = Floras::get('A')->taxon('crataegus-monogyna');
+        self::assertSame(Severity::Harmless, $hawthorn->severity());
+        self::assertSame([Severity::Mild], array_values(array_map(static fn (Hazard $h): Severity => $h->severity, array_filter($hawthorn->hazards, static fn (Hazard $h): bool => 'wound' === $h->way))));
+    }
+
     private static function differences(string $letter, Taxon $one, Taxon $other): int
     {
         $different = 0;
