@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Command;
 
-use App\Exchange\FloraLibrary;
+use App\Library\FloraLibrary;
 use Hylognosis\Assessment\Assessor;
 use Hylognosis\Assessment\Inquiry;
 use Hylognosis\Clearance\Claim;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Command;
 
-use App\StandIn\DemoSchool;
-use App\StandIn\SchoolClock;
+use App\Clock\SchoolClock;
+use App\Demo\DemoSchool;
 use Doctrine\DBAL\Exception\TableNotFoundException;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;

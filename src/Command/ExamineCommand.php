@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Command;
 
-use App\Api\View\AssessmentView;
-use App\Exchange\FloraLibrary;
-use App\Exchange\FloraRefused;
+use App\Examine\View\AssessmentView;
+use App\Library\FloraLibrary;
+use App\Library\FloraRefused;
 use Hylognosis\Assessment\Assessment;
 use Hylognosis\Assessment\Assessor;
 use Hylognosis\Assessment\InquiryReader;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Command;
 
-use App\Entity\NeverReview;
-use App\Exchange\FloraLibrary;
-use App\Exchange\FloraMigration;
-use App\Exchange\FloraRefused;
-use App\Exchange\FloraSchema;
-use App\Exchange\Reviews;
+use App\Library\FloraLibrary;
+use App\Library\FloraMigration;
+use App\Library\FloraRefused;
+use App\Library\FloraSchema;
+use App\Species\NeverReview;
+use App\Species\Reviews;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\ReviewVerdict;

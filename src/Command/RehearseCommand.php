@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Command;
 
-use App\Exchange\FloraLibrary;
-use App\Exchange\FloraRefused;
-use App\Exchange\RehearsalFile;
+use App\Library\FloraLibrary;
+use App\Library\FloraRefused;
+use App\Library\RehearsalFile;
 use Hylognosis\Clearance\Claim;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Taxon;

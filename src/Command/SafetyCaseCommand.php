@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Command;
 
-use App\Exchange\FloraLibrary;
-use App\Exchange\SafetyCase;
+use App\Library\FloraLibrary;
+use App\Library\SafetyCase;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests\Api;
 
-use App\Entity\DecisionRecord;
-use App\Entity\ScoreRecord;
+use App\Examine\DecisionRecord;
+use App\Examine\ScoreRecord;
 use App\Tests\Support\Starter;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Uid\Uuid;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests\Api;
 
-use App\Entity\HarvestRecord;
-use App\Entity\ScoreRecord;
+use App\Examine\ScoreRecord;
+use App\Harvest\HarvestRecord;
 use App\Tests\Support\Starter;
 use Doctrine\ORM\EntityManagerInterface;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Tests\Api;
 
-use App\Doctrine\SqliteMiddleware;
-use App\Entity\User;
-use App\EventListener\SessionExpiryListener;
-use App\Exchange\FloraLibrary;
-use App\Health;
-use App\Repository\UserRepository;
-use App\Security\PeopleProvider;
+use App\Account\PeopleProvider;
+use App\Account\SessionExpiryListener;
+use App\Account\User;
+use App\Account\UserRepository;
+use App\Library\FloraLibrary;
+use App\Storage\SqliteMiddleware;
+use App\Web\Health;
 use Doctrine\DBAL\Connection;
 use Doctrine\Migrations\DependencyFactory;
 use Doctrine\ORM\EntityManagerInterface;
@@ -103,7 +103,7 @@ final class HardeningTest extends ApiTestCase
 
     public function testTwoSpellingsAreNoTwoPeople(): void
     {
-        $this->call('POST', '/api/login', ['email' => ' MARTA@Orlebach.example', 'password' => \App\StandIn\DemoSchool::PASSWORD]);
+        $this->call('POST', '/api/login', ['email' => ' MARTA@Orlebach.example', 'password' => \App\Demo\DemoSchool::PASSWORD]);
         self::assertResponseStatusCodeSame(200);
         self::assertSame(User::normalised("jose\u{301}@x.example"), User::normalised("JOS\u{c9}@x.example"));
     }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Tests\Api;
 
-use App\Exchange\FloraFiles;
-use App\Exchange\FloraLibrary;
-use App\Exchange\FloraMigration;
-use App\Exchange\FloraRefused;
-use App\Exchange\RehearsalFile;
-use App\Exchange\Reviews;
+use App\Library\FloraFiles;
+use App\Library\FloraLibrary;
+use App\Library\FloraMigration;
+use App\Library\FloraRefused;
+use App\Library\RehearsalFile;
+use App\Species\Reviews;
 use App\Tests\Support\Starter;
 use Hylognosis\Flora\FloraDocument;
 use Hylognosis\Flora\FloraReader;

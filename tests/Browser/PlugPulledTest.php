@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Browser;
 
-use App\StandIn\DemoSchool;
+use App\Demo\DemoSchool;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\HttpClient\CurlHttpClient;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Reference;
 
-use App\Exchange\FloraFiles;
+use App\Library\FloraFiles;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Identification\CompiledFlora;

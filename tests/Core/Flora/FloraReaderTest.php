@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Tests\Core\Flora;
 
-use App\Exchange\FloraFiles;
-use App\Exchange\FloraRefused;
-use App\Exchange\FloraSchema;
+use App\Library\FloraFiles;
+use App\Library\FloraRefused;
+use App\Library\FloraSchema;
 use App\Tests\Support\Starter;
 use Hylognosis\Document\DocumentError;
 use Hylognosis\Flora\FloraDocument;

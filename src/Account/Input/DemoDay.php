@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Account\Input;
+
+use App\Web\Input\Day;
+
+/** The day the demo takes for today. */
+final readonly class DemoDay
+{
+    public function __construct(
+        #[Day]
+        public string $day,
+    ) {
+    }
+}

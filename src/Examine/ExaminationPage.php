@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Examine;
+
+use App\Account\User;
+use App\Account\View\PersonView;
+use App\Examine\View\AssessmentView;
+use App\Examine\View\DecisionView;
+use App\Examine\View\ExaminationSummaryView;
+use App\Examine\View\ExaminationView;
+use App\Examine\View\ScoreView;
+use App\Harvest\HarvestLog;
+use App\Harvest\HarvestRepository;
+use App\Trees\View\SpecimenView;
+use Doctrine\ORM\EntityManagerInterface;
+use Hylognosis\Assessment\Assessment;
+use Hylognosis\Clearance\PointStatus;
+use Hylognosis\Measure\DayOfYear;
+use Hylognosis\Measure\Units;
+use Hylognosis\Season\Phenology;
+use Hylognosis\Wording\English;
+
+/** Draws up what the screen shows of an examination. */
+final readonly class ExaminationPage
+{
+    /** Candidates that come with their evidence. */
+    private const EXPLAINED = 6;
+
+    public function __construct(
+        private StoredExaminations $stored,
+        private Covering $covering,
+        private HarvestRepository $harvests,
+        private HarvestLog $harvestLog,
+        private EntityManagerInterface $entities,
+    ) {
+    }
+
+    public function of(ExaminationRecord $record, User $viewer): ExaminationView
+    {
+        $flora = $this->stored->flora($record);
+        $words = new English($flora, Units::from($viewer->units), $record->hidesNames());
+        $hidesHope = $record->hidesTheHope();
+
+        return new ExaminationView(
+            $record->id, SpecimenView::of($record->specimen), PersonView::of($record->examiner), $record->examiner === $viewer, $record->date,
+            $record->stage->value, $record->flora, $record->route, $record->reach, $record->kit, $record->isSigned(), $record->hidesNames(), $hidesHope, $record->blind,
+            $hidesHope ? null : $record->claimTaxon, $hidesHope ? null : $record->claimPart, $hidesHope ? [] : $record->conditions, $record->secondOf?->id, $record->unprejudiced,
+            $record->dateReason, null === $record->reconsideredAt ? null : $record->reconsideredBecause,
+            array_map(ScoreView::of(...), array_values($record->scores->toArray())),
+            $this->covering->of($record, AssessmentView::of($this->stored->assess($record), $words, self::EXPLAINED)),
+            $hidesHope ? [] : array_map($this->harvestLog->view(...), $this->harvests->ofExamination($record)),
+            array_map(
+                static fn (DecisionRecord $d): DecisionView => new DecisionView($d->taxon, $d->part, $d->answer->value, $words->sentence($d->reason()), $d->decidedOn, $d->validUntil),
+                $this->entities->getRepository(DecisionRecord::class)->findBy(['examination' => $record], ['id' => 'DESC']),
+            ),
+            Phenology::at($flora, $record->specimen->site->place())->outOfSeason($flora, DayOfYear::on(new \DateTimeImmutable($record->date))),
+        );
+    }
+
+    /** In one line. Where a second person is wanted, whoever could be that must not learn the hope here. */
+    public function summary(ExaminationRecord $record, User $viewer): ExaminationSummaryView
+    {
+        $assessment = $this->stored->assess($record);
+        $flora = $this->stored->flora($record);
+        $wanted = $record->isSigned() && self::wantsSecond($assessment);
+        $covered = $record->hidesTheHope() || ($wanted && $record->examiner !== $viewer && !\in_array($viewer->id, $record->seenBy, true));
+        $taxon = null === $record->claimTaxon || $covered ? null : $flora->taxon($record->claimTaxon);
+        $words = new English($flora, Units::from($viewer->units), $record->hidesNames());
+
+        return new ExaminationSummaryView(
+            $record->id, $record->specimen->id, $record->specimen->tag, $record->specimen->site->name, $record->examiner->name, $record->examiner === $viewer,
+            $record->date, $record->isSigned(), \count($assessment->identification->examination->findings),
+            null === $taxon || null === $record->claimPart ? null : $taxon->commonName().', '.$taxon->part($record->claimPart)->label,
+            $covered ? null : $assessment->clearance?->answer->value,
+            $covered || null === $assessment->clearance ? '' : $words->sentence($assessment->clearance->because), $wanted, $covered,
+        );
+    }
+
+    /** A second examiner is all that is missing. */
+    private static function wantsSecond(Assessment $assessment): bool
+    {
+        $missing = [];
+        foreach ($assessment->clearance->points ?? [] as $point) {
+            if (PointStatus::Met !== $point->status) {
+                $missing[$point->point] = $point->status;
+            }
+        }
+
+        return PointStatus::Open === ($missing['people'] ?? null) && [] === array_diff(array_keys($missing), ['people', 'part-and-condition']);
+    }
+}

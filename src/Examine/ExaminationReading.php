@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Examine;
+
+use App\Account\User;
+use App\Storage\Transaction;
+use App\Web\Refused;
+
+/**
+ * Who may read whose examination, and the mark it leaves: whoever has seen the scores cannot be the second person. Only the
+ * mark is written, once; reading takes no lock.
+ */
+final readonly class ExaminationReading
+{
+    public function __construct(private ExaminationRepository $examinations, private Transaction $transaction)
+    {
+    }
+
+    /** @throws Refused if there is no such examination, or this person may not read it now */
+    public function read(User $user, string $id): ExaminationRecord
+    {
+        $record = $this->examinations->find($id) ?? throw Refused::missing('There is no such examination.');
+        if ($record->examiner === $user) {
+            return $record;
+        }
+        if (!$record->isSigned()) {
+            throw Refused::forbidden('This examination is still being made by '.$record->examiner->name.'; it can be read once it is signed.');
+        }
+        if ($this->examinations->isLookingBlind($user, $record->specimen)) {
+            throw Refused::forbidden('You are examining this tree as the second person. Sign yours first; until then the first scores stay covered.');
+        }
+        if (!\in_array($user->id, $record->seenBy, true)) {
+            $this->transaction->run(static fn () => $record->seenBy = [...$record->seenBy, $user->id]);
+        }
+
+        return $record;
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Examine\Input;
+
+use App\Web\Input\Day;
+use Hylognosis\Flora\LifeStage;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** An examination to begin. */
+final readonly class NewExamination
+{
+    /**
+     * @param list<string>|null $reach null: everything
+     * @param list<string>|null $kit   null: the usual
+     */
+    public function __construct(
+        #[Assert\NotBlank(message: 'Choose the tree.')]
+        #[Assert\Length(max: 64)]
+        public string $specimenId,
+        #[Day]
+        public string $date,
+        public LifeStage $stage = LifeStage::Mature,
+        #[Assert\Choice(['branch-first', 'bark-first', 'leaf-first', 'outline-inward'])]
+        public string $route = 'branch-first',
+        #[Assert\All([new Assert\NotNull(), new Assert\Choice(['ground', 'hand', 'binoculars', 'cut'])])]
+        #[Assert\Count(max: 10)]
+        public ?array $reach = null,
+        #[Assert\All([new Assert\NotNull(), new Assert\Choice(['none', 'rule', 'hand-lens', 'knife', 'ultraviolet-torch'])])]
+        #[Assert\Count(max: 10)]
+        public ?array $kit = null,
+        public bool $blind = false,
+        #[Assert\Length(max: 64)]
+        public ?string $claimTaxon = null,
+        #[Assert\Length(max: 64)]
+        public ?string $claimPart = null,
+        #[Assert\Length(max: 64)]
+        public ?string $secondOf = null,
+    ) {
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Examine\Input;
+
+use Hylognosis\Examination\Certainty;
+use Hylognosis\Examination\ScoreAnswer;
+use Hylognosis\Examination\Whereabouts;
+use Hylognosis\Flora\Position;
+use Symfony\Component\Validator\Constraints as Assert;
+
+/** A character, scored. */
+final readonly class NewScore
+{
+    /**
+     * @param string       $id      a UUID made by whoever sends it: the same request sent twice is one score
+     * @param list<string> $states  or coarser words; empty unless something was seen
+     * @param list<float>  $numbers in the unit given
+     * @param bool         $either  one of the states was seen, and which cannot be told
+     * @param bool         $further the examiner went and looked again, knowing what was scored before
+     */
+    public function __construct(
+        #[Assert\NotBlank(message: 'A score needs an id of its own, made by whoever sends it.')]
+        #[Assert\Uuid(message: 'The id must be a UUID.')]
+        public string $id,
+        #[Assert\NotBlank]
+        #[Assert\Length(max: 64)]
+        public string $character,
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 64)])]
+        #[Assert\Count(max: 20)]
+        public array $states = [],
+        #[Assert\All([new Assert\NotNull(), new Assert\Type(['int', 'float'], message: 'This is no number.'), new Assert\Range(min: 0, max: 1_000_000)])]
+        #[Assert\Count(max: 100)]
+        public array $numbers = [],
+        #[Assert\Choice(['mm', 'cm', 'm', 'in', 'ft'])]
+        public ?string $unit = null,
+        public Certainty $certainty = Certainty::Sure,
+        #[Assert\Range(min: 1, max: 200)]
+        public int $samples = 1,
+        public Whereabouts $where = Whereabouts::Tree,
+        public ScoreAnswer $answer = ScoreAnswer::Seen,
+        public ?Position $position = null,
+        public bool $either = false,
+        public bool $further = false,
+    ) {
+    }
+}

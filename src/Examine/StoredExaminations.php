@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Examine;
+
+use App\Clock\SchoolClock;
+use App\Harvest\HarvestRepository;
+use App\Library\FloraLibrary;
+use Hylognosis\Assessment\Assessment;
+use Hylognosis\Assessment\Assessor;
+use Hylognosis\Assessment\Inquiry;
+use Hylognosis\Assessment\SecondExamination;
+use Hylognosis\Clearance\Claim;
+use Hylognosis\Clearance\ConditionAnswer;
+use Hylognosis\Clearance\PlaceTerms;
+use Hylognosis\Examination\Examination;
+use Hylognosis\Examination\Look;
+use Hylognosis\Examination\Observation;
+use Hylognosis\Examination\ScoreAnswer;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\Instrument;
+use Hylognosis\Flora\Reach;
+
+/** Hands stored examinations to the core and brings its answer back. */
+final readonly class StoredExaminations
+{
+    public function __construct(
+        private FloraLibrary $library,
+        private Assessor $assessor,
+        private ExaminationRepository $examinations,
+        private HarvestRepository $harvests,
+        private SchoolClock $clock,
+    ) {
+    }
+
+    public function assess(ExaminationRecord $record): Assessment
+    {
+        return $this->assessor->assess($this->library->compiler($record->flora), $this->inquiry($record));
+    }
+
+    public function flora(ExaminationRecord $record): Flora
+    {
+        return $this->library->flora($record->flora);
+    }
+
+    private function inquiry(ExaminationRecord $record): Inquiry
+    {
+        $flora = $this->flora($record);
+        $claim = $this->claim($flora, $record);
+        $today = $this->clock->today();
+        $used = [];
+        foreach (null === $claim ? [] : $claim->kinds($flora) as $kind) {
+            $used[$kind] = $this->harvests->takings($record->specimen->site, $kind, $claim->part->id ?? '', (int) $today->format('Y'));
+        }
+
+        return new Inquiry(
+            $this->examination($flora, $record),
+            $record->specimen->site->place(),
+            $today,
+            $claim,
+            null === $claim ? new PlaceTerms(null) : $record->specimen->site->terms($claim->part->id, $used),
+            null === $claim ? [] : array_map(
+                fn (ExaminationRecord $other): SecondExamination => new SecondExamination(
+                    $this->examination($flora, $other), null === $record->secondOf ? $other->unprejudiced : $record->unprejudiced, $other->examiner->id, null !== $other->reconsideredAt,
+                ),
+                $this->examinations->answering($record),
+            ),
+            array_map(Reach::from(...), $record->reach),
+            array_map(Instrument::from(...), $record->kit),
+            $record->examiner->id,
+            $record->hidesTheHope(),
+        );
+    }
+
+    private function claim(Flora $flora, ExaminationRecord $record): ?Claim
+    {
+        if (null === $record->claimTaxon || null === $record->claimPart) {
+            return null;
+        }
+        $taxon = $flora->taxon($record->claimTaxon);
+        $confirmed = [];
+        foreach ($record->conditions as $condition => $found) {
+            $confirmed[$condition] = new ConditionAnswer($found, self::day($record->conditionsOn[$condition] ?? $record->date));
+        }
+
+        return new Claim($taxon, $taxon->part($record->claimPart), $confirmed);
+    }
+
+    private function examination(Flora $flora, ExaminationRecord $record): Examination
+    {
+        $observations = $couldNotLook = [];
+        foreach ($record->scores as $score) {
+            if (ScoreAnswer::CannotBeSeen !== $score->answer) {
+                $observations[] = self::observation($flora, $score);
+            } elseif (null === $score->takenBackAt) {
+                $couldNotLook[] = $score->character;
+            }
+        }
+
+        return Examination::of(self::day(min($record->date, $record->firstScoredOn() ?? $record->date)), $record->stage, $record->examiner->role, $observations, $couldNotLook);
+    }
+
+    /**
+     * @throws \Hylognosis\Flora\UnknownEntry if the flora has no such character or state
+     * @throws \InvalidArgumentException      if the values do not suit the character
+     */
+    public static function observation(Flora $flora, ScoreRecord $score): Observation
+    {
+        $character = $flora->character($score->character);
+        $look = new Look($score->further, $score->recordedAt, null !== $score->takenBackAt);
+        if ([] !== $score->states && [] !== $score->numbers) {
+            throw new \InvalidArgumentException('Give states or numbers, not both.');
+        }
+        if (ScoreAnswer::DoesNotApply === $score->answer) {
+            return Observation::notApplicable($character, $score->certainty, $look);
+        }
+        if (ScoreAnswer::NothingThere === $score->answer) {
+            $absence = $character->absence() ?? throw new \InvalidArgumentException(\sprintf('"%s" has no state for "looked, and nothing there".', $character->label));
+
+            return Observation::ofStates($character, [$absence->id], $score->certainty, $score->samples, $score->where, $score->position, look: $look);
+        }
+        if ([] !== $score->numbers) {
+            return Observation::ofNumbers($character, $score->numbers, $score->certainty, $score->where, $score->position, $look);
+        }
+        if ([] === $score->states) {
+            throw new \InvalidArgumentException('Choose at least one state, give a number, or say that it cannot be seen now.');
+        }
+
+        return Observation::ofStates($character, $score->states, $score->certainty, $score->samples, $score->where, $score->position, $score->either, $look);
+    }
+
+    private static function day(string $day): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable($day, new \DateTimeZone('UTC'));
+    }
+}

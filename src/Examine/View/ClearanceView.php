@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Examine\View;
+
+/** The answer of the gate. */
+final readonly class ClearanceView
+{
+    /** @param list<PointView> $points */
+    public function __construct(public string $answer, public string $because, public ?string $until, public string $nearest, public array $points)
+    {
+    }
+}

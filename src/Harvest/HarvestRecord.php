@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Harvest;
+
+use App\Account\User;
+use App\Examine\DecisionRecord;
+use Doctrine\ORM\Mapping as ORM;
+use Hylognosis\Measure\AmountUnit;
+use Symfony\Component\Uid\Uuid;
+
+/** What was taken, under which cleared decision. */
+#[ORM\Entity(repositoryClass: HarvestRepository::class)]
+#[ORM\Table(name: 'harvest')]
+class HarvestRecord
+{
+    #[ORM\Id]
+    #[ORM\Column(length: 36)]
+    public readonly string $id;
+
+    /**
+     * @param string $takenOn   `2027-06-14`
+     * @param int    $shareLeft share left on the tree, percent
+     */
+    public function __construct(
+        #[ORM\ManyToOne(cascade: ['persist'])]
+        #[ORM\JoinColumn(nullable: false)]
+        public readonly DecisionRecord $decision,
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false)]
+        public readonly User $takenBy,
+        #[ORM\Column(length: 10)]
+        public readonly string $takenOn,
+        #[ORM\Column]
+        public readonly float $amount,
+        #[ORM\Column(length: 12)]
+        public readonly AmountUnit $unit,
+        #[ORM\Column(length: 200)]
+        public readonly string $ripeness,
+        #[ORM\Column]
+        public readonly int $shareLeft,
+        #[ORM\Column(length: 1000)]
+        public readonly string $note,
+        #[ORM\Column]
+        public readonly \DateTimeImmutable $recordedAt,
+    ) {
+        $this->id = Uuid::v7()->toRfc4122();
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Harvest;
+
+use App\Examine\ExaminationRecord;
+use App\Trees\Site;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\Common\Collections\ArrayCollection;
+use Doctrine\ORM\Query\Parameter;
+use Doctrine\Persistence\ManagerRegistry;
+
+/** @extends ServiceEntityRepository<HarvestRecord> */
+final class HarvestRepository extends ServiceEntityRepository
+{
+    public function __construct(ManagerRegistry $registry)
+    {
+        parent::__construct($registry, HarvestRecord::class);
+    }
+
+    /** @return list<HarvestRecord> newest first */
+    public function ofTaxon(string $taxon): array
+    {
+        return self::harvests($this->createQueryBuilder('h')->join('h.decision', 'd')->where('d.taxon = :taxon')->setParameter('taxon', $taxon)
+            ->orderBy('h.takenOn', 'DESC')->addOrderBy('h.recordedAt', 'DESC')->getQuery()->getResult());
+    }
+
+    /** @return list<HarvestRecord> newest first */
+    public function ofExamination(ExaminationRecord $examination): array
+    {
+        return self::harvests($this->createQueryBuilder('h')->join('h.decision', 'd')->where('d.examination = :examination')->setParameter('examination', $examination)
+            ->orderBy('h.recordedAt', 'DESC')->getQuery()->getResult());
+    }
+
+    /** Takings of a part of a taxon at a site in a year. */
+    public function takings(Site $site, string $taxon, string $part, int $year): int
+    {
+        return (int) $this->createQueryBuilder('h')->select('COUNT(h.id)')->join('h.decision', 'd')->join('d.examination', 'e')->join('e.specimen', 's')
+            ->where('s.site = :site AND d.taxon = :taxon AND d.part = :part AND h.takenOn LIKE :year')
+            ->setParameters(new ArrayCollection([
+                new Parameter('site', $site), new Parameter('taxon', $taxon), new Parameter('part', $part), new Parameter('year', $year.'-%'),
+            ]))->getQuery()->getSingleScalarResult();
+    }
+
+    /** @return list<HarvestRecord> */
+    private static function harvests(mixed $rows): array
+    {
+        \assert(\is_array($rows));
+
+        return array_values(array_filter($rows, static fn (mixed $row): bool => $row instanceof HarvestRecord));
+    }
+}

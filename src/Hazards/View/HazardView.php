@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Hazards\View;
+
+/** What harms, whom, and how. */
+final readonly class HazardView
+{
+    public function __construct(public string $part, public string $who, public string $way, public string $severity, public string $note)
+    {
+    }
+}

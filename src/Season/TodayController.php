@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season;
+
+use App\Account\User;
+use App\Clock\SchoolClock;
+use App\Examine\ExaminationPage;
+use App\Examine\ExaminationRecord;
+use App\Examine\ExaminationRepository;
+use App\Examine\View\ExaminationSummaryView;
+use App\Harvest\HarvestLog;
+use App\Harvest\HarvestRepository;
+use App\Library\FloraLibrary;
+use App\Season\View\InWindowView;
+use App\Season\View\TodayView;
+use App\Trees\Site;
+use App\Trees\SiteRepository;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Measure\DayOfYear;
+use Hylognosis\Season\Phenology;
+use Nelmio\ApiDocBundle\Attribute\Model;
+use OpenApi\Attributes as OA;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+#[OA\Tag('today')]
+final class TodayController extends AbstractController
+{
+    private const RECENT = 6;
+
+    public function __construct(
+        private readonly ExaminationRepository $examinations,
+        private readonly HarvestRepository $harvests,
+        private readonly SiteRepository $sites,
+        private readonly ExaminationPage $page,
+        private readonly HarvestLog $log,
+        private readonly FloraLibrary $library,
+        private readonly SchoolClock $clock,
+    ) {
+    }
+
+    #[Route('/api/today', methods: ['GET'])]
+    #[OA\Response(response: 200, description: 'What matters today.', content: new Model(type: TodayView::class))]
+    public function today(#[CurrentUser] User $user): JsonResponse
+    {
+        $flora = $this->library->flora($user->flora);
+        $today = $this->clock->today();
+        $site = $this->sites->findOneBy([], ['name' => 'ASC']);
+        $open = $this->examinations->findBy(['examiner' => $user, 'signedAt' => null], ['createdAt' => 'DESC'], self::RECENT);
+        $signed = array_filter(
+            $this->examinations->findBy([], ['date' => 'DESC', 'createdAt' => 'DESC'], 40),
+            fn (ExaminationRecord $r): bool => $r->isSigned() && !$this->examinations->isLookingBlind($user, $r->specimen),
+        );
+        $summaries = array_values(array_map(fn (ExaminationRecord $r): ExaminationSummaryView => $this->page->summary($r, $user), $signed));
+
+        return $this->json(new TodayView(
+            $today->format('Y-m-d'),
+            $site->name ?? '',
+            array_map(fn (ExaminationRecord $r): ExaminationSummaryView => $this->page->summary($r, $user), $open),
+            $user->role->mayDecide() ? array_values(array_filter($summaries, static fn (ExaminationSummaryView $s): bool => $s->wantsSecond && !$s->mine)) : [],
+            \array_slice($summaries, 0, self::RECENT),
+            null === $site ? [] : $this->inWindow($flora, $site, DayOfYear::on($today)),
+            array_map($this->log->view(...), $this->harvests->findBy([], ['takenOn' => 'DESC', 'recordedAt' => 'DESC'], 4)),
+        ));
+    }
+
+    /** @return list<InWindowView> soonest to close first */
+    private function inWindow(Flora $flora, Site $site, DayOfYear $today): array
+    {
+        $phenology = Phenology::at($flora, $site->place());
+        $views = [];
+        foreach ($flora->taxa as $taxon) {
+            foreach ($taxon->parts as $part) {
+                $window = $phenology->window($part);
+                if (null !== $window && $window->days() < 365 && $window->contains($today)) {
+                    $views[] = new InWindowView($taxon->id, $taxon->name, $taxon->commonName(), $part->id, $part->label, $window->words(), $today->until($window->to));
+                }
+            }
+        }
+        usort($views, static fn (InWindowView $a, InWindowView $b): int => $a->daysLeft <=> $b->daysLeft);
+
+        return $views;
+    }
+}

@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Species;
+
+use App\Harvest\HarvestLog;
+use App\Harvest\HarvestRepository;
+use App\Hazards\View\HazardView;
+use App\Hazards\View\LookAlikeView;
+use App\Library\RehearsalFile;
+use App\Season\View\MonthView;
+use App\Species\View\ConditionView;
+use App\Species\View\DescribedView;
+use App\Species\View\FigureView;
+use App\Species\View\NeverView;
+use App\Species\View\PartView;
+use App\Species\View\RehearsedView;
+use App\Species\View\RequiredFeatureView;
+use App\Species\View\StateShareView;
+use App\Species\View\TaxonView;
+use Hylognosis\Flora\Character;
+use Hylognosis\Flora\Condition;
+use Hylognosis\Flora\FigureKind;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\Hazard;
+use Hylognosis\Flora\LookAlike;
+use Hylognosis\Flora\Part;
+use Hylognosis\Flora\Phenophase;
+use Hylognosis\Flora\RequiredFeature;
+use Hylognosis\Flora\SourceReference;
+use Hylognosis\Flora\StatedNever;
+use Hylognosis\Flora\Taxon;
+use Hylognosis\Measure\DayOfYear;
+use Hylognosis\Measure\HardinessZone;
+use Hylognosis\Rehearsal\ExaminerKind;
+use Hylognosis\Season\Phenology;
+
+/** Draws up the notebook page of a species from the flora and from what was harvested of it. */
+final readonly class SpeciesPage
+{
+    public function __construct(private HarvestRepository $harvests, private HarvestLog $harvestLog, private RehearsalFile $rehearsals)
+    {
+    }
+
+    public function of(Flora $flora, Taxon $taxon): TaxonView
+    {
+        $described = [];
+        foreach ($flora->characters as $character) {
+            $view = $this->described($taxon, $character);
+            if (null !== $view) {
+                $described[] = $view;
+            }
+        }
+
+        return new TaxonView(
+            $taxon->id, $taxon->name, $taxon->names->author, $taxon->names->family, $taxon->names->synonyms, $taxon->names->common, $taxon->names->misleading, $taxon->names->meaning, $taxon->fruitSet,
+            $taxon->status->origin, $taxon->status->protected, $taxon->status->note, $taxon->severity()->value, $taxon->summary, $described,
+            array_map(static fn (Hazard $h): HazardView => new HazardView($h->part, $h->who, $h->way, $h->severity->value, $h->note), $taxon->hazards),
+            array_values(array_map(fn (Part $part): PartView => $this->part($flora, $taxon, $part), $taxon->parts)),
+            $this->months($flora, $taxon),
+            $this->sources($flora, $taxon->sources),
+            array_map($this->harvestLog->view(...), $this->harvests->ofTaxon($taxon->id)),
+            array_map(static fn (FigureKind $kind): FigureView => self::figure($taxon, $kind), [] === $taxon->figures ? [] : FigureKind::cases()),
+            $this->sources($flora, self::figureSources($flora, $taxon)),
+            $taxon->parents,
+            array_values(array_map(static fn (StatedNever $never): NeverView => NeverView::of($flora, $never), $taxon->nevers)),
+        );
+    }
+
+    private static function figure(Taxon $taxon, FigureKind $kind): FigureView
+    {
+        $range = $taxon->figures[$kind->value] ?? null;
+        $coldest = FigureKind::Hardiness === $kind && null !== $range ? HardinessZone::of((int) $range->low) : null;
+
+        return new FigureView($kind->value, $kind->label(), null === $range ? null : (string) $range, $kind->unit(), null === $coldest ? '' : str_replace('-', '−', \sprintf('to %d °C, %d °F', $coldest->coldestCelsius(), $coldest->coldestFahrenheit())));
+    }
+
+    /** @return list<SourceReference> each work once */
+    private static function figureSources(Flora $flora, Taxon $taxon): array
+    {
+        $references = [];
+        foreach (array_keys($taxon->figures) as $kind) {
+            foreach ($flora->figureSources[$kind] ?? [] as $reference) {
+                $references[$reference->source.'|'.$reference->place] = $reference;
+            }
+        }
+
+        return array_values($references);
+    }
+
+    private function described(Taxon $taxon, Character $character): ?DescribedView
+    {
+        $range = $taxon->description->range($character->id);
+        $frequencies = $taxon->description->frequencies($character->id) ?? [];
+        arsort($frequencies);
+        if (null === $range && [] === $frequencies) {
+            return null;
+        }
+        $states = [];
+        foreach (array_filter($frequencies, static fn (float $share): bool => $share > 0.0) as $id => $share) {
+            $states[] = $this->state($character, $id, $share);
+        }
+
+        return new DescribedView($character->id, $character->organ->value, $character->label, $states, null === $range ? null : trim($range.' '.$character->unit));
+    }
+
+    private function state(Character $character, string $id, float $share): StateShareView
+    {
+        $state = $character->state($id);
+
+        return new StateShareView($id, $state->label, $state->drawing, $share);
+    }
+
+    private function part(Flora $flora, Taxon $taxon, Part $part): PartView
+    {
+        return new PartView(
+            $part->id, $part->label, $part->uses, $part->harmful, $part->timing?->window?->words() ?? '', $part->timing?->identified?->words() ?? '',
+            array_map(static fn (Condition $c): ConditionView => new ConditionView($c->id, $c->question, $c->note, $c->wanted), $part->conditions),
+            array_map(fn (RequiredFeature $f): RequiredFeatureView => $this->required($flora->character($f->character), $f), $part->required),
+            array_map(static function (LookAlike $l) use ($flora): LookAlikeView {
+                $other = $flora->taxon($l->taxon);
+
+                return new LookAlikeView($other->id, $other->commonName(), $other->name, $l->severity->value, $l->note);
+            }, $part->lookAlikes),
+            $part->handling->preparation, $part->handling->leave, $part->freshnessDays(), $this->sources($flora, $part->sources), $this->rehearsed($flora, $taxon, $part), $part->handling->yield, $part->handling->effort,
+        );
+    }
+
+    private function rehearsed(Flora $flora, Taxon $taxon, Part $part): ?RehearsedView
+    {
+        $document = $this->rehearsals->kept($flora);
+        $mine = static fn (array $row): bool => $row['taxon'] === $taxon->id && $row['part'] === $part->id && ExaminerKind::Careful->value === $row['examiner'];
+        $right = array_values(array_filter($document['right'] ?? [], $mine));
+        if (null === $document || [] === $right) {
+            return null;
+        }
+        $share = static fn (array $row): float => RehearsalFile::number($row['cleared']) / RehearsalFile::number($row['played']);
+        usort($right, static fn (array $a, array $b): int => $share($b) <=> $share($a));
+        $months = array_map(static fn (array $row): int => (int) $row['month'], array_filter($right, static fn (array $row): bool => $row['cleared'] > 0));
+        sort($months);
+        $passing = array_values(array_filter($document['passing'], $mine));
+        usort($passing, static fn (array $a, array $b): int => RehearsalFile::number($b['bound']) <=> RehearsalFile::number($a['bound']));
+        $worst = $passing[0] ?? null;
+
+        return new RehearsedView(
+            $document['made_on'], (int) $right[0]['month'], $share($right[0]), null === $right[0]['looks'] ? null : (float) $right[0]['looks'], $months,
+            null === $worst ? null : $flora->taxon((string) $worst['danger'])->commonName(), null === $worst ? null : RehearsalFile::number($worst['bound']),
+            null === $worst ? null : RehearsalFile::number($worst['tolerates']), null === $worst ? null : RehearsalFile::number($worst['two_tolerate']),
+            [] === array_filter($passing, static fn (array $row): bool => true !== $row['meets_aim']),
+        );
+    }
+
+    private function required(Character $character, RequiredFeature $feature): RequiredFeatureView
+    {
+        return new RequiredFeatureView(
+            $character->id, $character->label, $character->organ->value,
+            array_map(fn (string $id): StateShareView => $this->state($character, $id, 1.0), $feature->states),
+            null === $feature->range ? null : trim($feature->range.' '.$character->unit), $feature->samples,
+            array_map(fn (string $id): StateShareView => $this->state($character, $id, 1.0), $feature->beside),
+        );
+    }
+
+    /** @return list<MonthView> what it shows on the fifteenth of each month at the reference place */
+    private function months(Flora $flora, Taxon $taxon): array
+    {
+        $phenology = Phenology::at($flora, $flora->reference);
+
+        return array_map(static function (int $month) use ($phenology, $taxon): MonthView {
+            $mask = $phenology->phases($taxon, DayOfYear::parse(\sprintf('%02d-15', $month)));
+            $phases = [];
+            foreach (Phenophase::cases() as $bit => $phase) {
+                if (0 !== ($mask & (1 << $bit))) {
+                    $phases[] = $phase->value;
+                }
+            }
+
+            return new MonthView($month, $phases);
+        }, range(1, 12));
+    }
+
+    /**
+     * @param list<SourceReference> $references
+     *
+     * @return list<string>
+     */
+    private function sources(Flora $flora, array $references): array
+    {
+        return array_map(static function (SourceReference $reference) use ($flora): string {
+            $source = $flora->sources[$reference->source];
+
+            return implode(', ', array_filter([$source->author, $source->title, $source->year, '' === $reference->place ? '' : 'under '.$reference->place], static fn (string $word): bool => '' !== $word))
+                .($reference->memory ? ' (written down from memory)' : '');
+        }, $references);
+    }
+}

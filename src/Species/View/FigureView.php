@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Species\View;
+
+/** A figure of a taxon beside its description. */
+final readonly class FigureView
+{
+    /**
+     * @param string|null $range null where it is not known
+     * @param string      $note  the same in other words; empty where there are none
+     */
+    public function __construct(public string $kind, public string $label, public ?string $range, public string $unit, public string $note)
+    {
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Species\View;
+
+use App\Species\Reviews;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\Review;
+use Hylognosis\Flora\StatedNever;
+
+/** One line of what a taxon never shows. */
+final readonly class NeverView
+{
+    /** @param list<ReviewView> $reviews oldest first */
+    public function __construct(
+        public string $id, public string $character, public string $organ, public string $forbids, public string $reason, public string $sure,
+        public bool $doubted, public int $readBy, public array $reviews,
+    ) {
+    }
+
+    public static function of(Flora $flora, StatedNever $never): self
+    {
+        return new self(
+            $never->id, $never->character, $flora->character($never->character)->organ->value, Reviews::forbidden($flora, $never), $never->reason, $never->sureness->value,
+            $never->isDoubted(), $never->agreements(), array_map(static fn (Review $r): ReviewView => new ReviewView($r->who, $r->on, $r->verdict->value, $r->note), $never->reviews),
+        );
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Species\View;
+
+use Hylognosis\Flora\Part;
+use Hylognosis\Flora\Taxon;
+
+/** A taxon, in short. */
+final readonly class TaxonSummaryView
+{
+    /**
+     * @param list<string>          $otherNames all but the two shown first
+     * @param list<PartSummaryView> $parts
+     */
+    public function __construct(public string $id, public string $name, public string $author, public string $family, public string $commonName, public array $otherNames, public string $severity, public array $parts)
+    {
+    }
+
+    public static function of(Taxon $taxon): self
+    {
+        return new self(
+            $taxon->id, $taxon->name, $taxon->names->author, $taxon->names->family, $taxon->commonName(), $taxon->otherNames(), $taxon->severity()->value,
+            array_values(array_map(static fn (Part $part): PartSummaryView => new PartSummaryView($part->id, $part->label, $part->harmful, $part->timing?->window?->words() ?? ''), $taxon->parts)),
+        );
+    }
+}
