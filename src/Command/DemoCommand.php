@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Command;
 
-use App\Clock\SchoolClock;
 use App\Demo\DemoSchool;
 use Doctrine\DBAL\Exception\TableNotFoundException;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -13,11 +12,12 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 #[AsCommand('hylognosis:demo', 'Loads the invented school into an empty database; --fresh starts it over.')]
 final class DemoCommand extends Command
 {
-    public function __construct(private readonly DemoSchool $school, private readonly SchoolClock $clock)
+    public function __construct(private readonly DemoSchool $school, #[Autowire('%env(bool:APP_DEMO)%')] private readonly bool $demo)
     {
         parent::__construct();
     }
@@ -30,7 +30,7 @@ final class DemoCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
-        if (!$this->clock->isDemo()) {
+        if (!$this->demo) {
             $errors->writeln('The invented school lives on a day of its own: set APP_DEMO=1, or use bin/demo, which does.');
 
             return Command::INVALID;

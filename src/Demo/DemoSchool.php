@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace App\Demo;
 
 use App\Account\User;
-use App\Clock\SchoolClock;
 use App\Examine\DecisionRecord;
 use App\Examine\ExaminationRecord;
 use App\Examine\ScoreRecord;
 use App\Examine\StoredExaminations;
 use App\Harvest\HarvestRecord;
 use App\Library\FloraLibrary;
-use App\Species\NeverReview;
+use App\Library\NeverReview;
 use App\Storage\SettingRepository;
 use App\Trees\Site;
 use App\Trees\Specimen;
@@ -74,7 +73,7 @@ final readonly class DemoSchool
             foreach ($school->children('examinations') as $node) {
                 $examinations[$node->text('id')] = $this->examination($node, $people, $trees, $examinations);
             }
-            $this->settings->put(SchoolClock::DEMO_DAY, $school->text('day'));
+            $this->settings->put(DemoClock::DAY, $school->text('day'));
         });
     }
 
@@ -153,7 +152,7 @@ final readonly class DemoSchool
     private function examination(Node $node, array $people, array $trees, array $before): ExaminationRecord
     {
         $day = $node->text('day');
-        $this->settings->put(SchoolClock::DEMO_DAY, $day);
+        $this->settings->put(DemoClock::DAY, $day);
         $this->entities->flush();
         $flora = $this->library->flora(FloraLibrary::DEFAULT);
         $at = new \DateTimeImmutable($day.' '.$node->optionalText('at', '10:00'));

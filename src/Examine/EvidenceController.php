@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Examine\View\AssessmentView;
 use App\Examine\View\ContrastView;
 use App\Examine\View\EvidenceView;
+use App\Web\Permission;
 use App\Web\Refused;
 use Hylognosis\Flora\UnknownEntry;
 use Hylognosis\Measure\Units;
@@ -23,7 +24,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[OA\Tag('examinations')]
 final class EvidenceController extends AbstractController
 {
-    public function __construct(private readonly ExaminationReading $reading, private readonly StoredExaminations $stored)
+    public function __construct(private readonly ExaminationReading $reading, private readonly StoredExaminations $stored, private readonly Permission $permission)
     {
     }
 
@@ -34,12 +35,7 @@ final class EvidenceController extends AbstractController
     public function __invoke(#[CurrentUser] User $user, string $id, string $for, string $against): JsonResponse
     {
         $record = $this->reading->read($user, $id);
-        if ($record->hidesTheHope()) {
-            throw Refused::forbidden('You look at this tree as the second person; the evidence stays covered until you sign.');
-        }
-        if ($record->hidesNames()) {
-            throw Refused::forbidden('The names are covered; uncover them first.');
-        }
+        $this->permission->need(ExaminationVoter::WEIGH, $record);
         $identification = $this->stored->assess($record)->identification;
         try {
             $flora = $identification->compiled->flora;

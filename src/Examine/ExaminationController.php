@@ -11,19 +11,16 @@ use App\Examine\Input\NewExamination;
 use App\Examine\Input\NewScore;
 use App\Examine\Input\Reconsideration;
 use App\Examine\View\ExaminationView;
-use App\Harvest\HarvestRecord;
-use App\Harvest\Input\NewHarvest;
 use App\Library\FloraLibrary;
 use App\Storage\Transaction;
 use App\Trees\Specimen;
+use App\Web\Permission;
 use App\Web\Refused;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\ScoreAnswer;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\UnknownEntry;
-use Hylognosis\Measure\Units;
-use Hylognosis\Wording\English;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -49,6 +46,7 @@ final class ExaminationController extends AbstractController
         private readonly SchoolClock $clock,
         private readonly Transaction $transaction,
         private readonly ExaminationReading $reading,
+        private readonly Permission $permission,
     ) {
     }
 
@@ -188,37 +186,6 @@ final class ExaminationController extends AbstractController
         });
     }
 
-    #[Route('/api/examinations/{id}/harvests', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
-    public function harvest(#[CurrentUser] User $user, string $id, #[MapRequestPayload] NewHarvest $input): JsonResponse
-    {
-        $record = $this->transaction->run(function (EntityManagerInterface $entities) use ($user, $id, $input): ExaminationRecord {
-            $record = $this->find($id);
-            if (!$user->role->mayDecide()) {
-                throw Refused::forbidden('Taking something is decided by an instructor; ask one to log it.');
-            }
-            if (!$record->isSigned()) {
-                throw Refused::conflict('Sign the examination first.');
-            }
-            if ($this->examinations->isLookingBlind($user, $record->specimen)) {
-                throw Refused::forbidden('You are examining this tree as the second person. Sign yours first.');
-            }
-            $assessment = $this->stored->assess($record);
-            $clearance = $assessment->clearance;
-            if (null === $clearance || !$clearance->isCleared()) {
-                throw Refused::conflict('The gate is not open: '.(null === $clearance ? 'nothing was asked for.' : (new English($this->stored->flora($record), Units::from($user->units)))->sentence($clearance->because)));
-            }
-            $decision = DecisionRecord::of($record, $user, $assessment, $this->clock->today());
-            $entities->persist(new HarvestRecord(
-                $decision, $user, $this->clock->today()->format('Y-m-d'), $input->amount, $input->unit,
-                $input->ripeness, $input->shareLeft, $input->note, $this->clock->now(),
-            ));
-
-            return $record;
-        });
-
-        return $this->json($this->page->of($record, $user));
-    }
-
     /** A second examiner takes the conclusion back, saying why; it then counts neither for nor against. */
     #[Route('/api/examinations/{id}/reconsider', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
     public function reconsider(#[CurrentUser] User $user, string $id, #[MapRequestPayload] Reconsideration $input): JsonResponse
@@ -239,11 +206,9 @@ final class ExaminationController extends AbstractController
      */
     private function write(User $user, string $id, callable $work, bool $signedToo = false): JsonResponse
     {
-        $written = $this->transaction->run(function (EntityManagerInterface $entities) use ($user, $id, $work, $signedToo): ExaminationRecord {
+        $written = $this->transaction->run(function (EntityManagerInterface $entities) use ($id, $work, $signedToo): ExaminationRecord {
             $record = $this->find($id);
-            if ($record->examiner !== $user) {
-                throw Refused::forbidden('Only '.$record->examiner->name.' can change this examination.');
-            }
+            $this->permission->need(ExaminationVoter::CHANGE, $record);
             if ($record->isSigned() && !$signedToo) {
                 throw Refused::conflict('This examination is signed and cannot be changed. Begin a new one.');
             }

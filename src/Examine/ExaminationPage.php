@@ -11,8 +11,6 @@ use App\Examine\View\DecisionView;
 use App\Examine\View\ExaminationSummaryView;
 use App\Examine\View\ExaminationView;
 use App\Examine\View\ScoreView;
-use App\Harvest\HarvestLog;
-use App\Harvest\HarvestRepository;
 use App\Trees\View\SpecimenView;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Assessment\Assessment;
@@ -31,8 +29,7 @@ final readonly class ExaminationPage
     public function __construct(
         private StoredExaminations $stored,
         private Covering $covering,
-        private HarvestRepository $harvests,
-        private HarvestLog $harvestLog,
+        private Takings $takings,
         private EntityManagerInterface $entities,
     ) {
     }
@@ -50,7 +47,7 @@ final readonly class ExaminationPage
             $record->dateReason, null === $record->reconsideredAt ? null : $record->reconsideredBecause,
             array_map(ScoreView::of(...), array_values($record->scores->toArray())),
             $this->covering->of($record, AssessmentView::of($this->stored->assess($record), $words, self::EXPLAINED)),
-            $hidesHope ? [] : array_map($this->harvestLog->view(...), $this->harvests->ofExamination($record)),
+            $hidesHope ? [] : $this->takings->under($record),
             array_map(
                 static fn (DecisionRecord $d): DecisionView => new DecisionView($d->taxon, $d->part, $d->answer->value, $words->sentence($d->reason()), $d->decidedOn, $d->validUntil),
                 $this->entities->getRepository(DecisionRecord::class)->findBy(['examination' => $record], ['id' => 'DESC']),

@@ -6,6 +6,7 @@ namespace App\Examine;
 
 use App\Account\User;
 use App\Storage\Transaction;
+use App\Web\Permission;
 use App\Web\Refused;
 
 /**
@@ -14,7 +15,7 @@ use App\Web\Refused;
  */
 final readonly class ExaminationReading
 {
-    public function __construct(private ExaminationRepository $examinations, private Transaction $transaction)
+    public function __construct(private ExaminationRepository $examinations, private Transaction $transaction, private Permission $permission)
     {
     }
 
@@ -25,12 +26,7 @@ final readonly class ExaminationReading
         if ($record->examiner === $user) {
             return $record;
         }
-        if (!$record->isSigned()) {
-            throw Refused::forbidden('This examination is still being made by '.$record->examiner->name.'; it can be read once it is signed.');
-        }
-        if ($this->examinations->isLookingBlind($user, $record->specimen)) {
-            throw Refused::forbidden('You are examining this tree as the second person. Sign yours first; until then the first scores stay covered.');
-        }
+        $this->permission->need(ExaminationVoter::READ, $record);
         if (!\in_array($user->id, $record->seenBy, true)) {
             $this->transaction->run(static fn () => $record->seenBy = [...$record->seenBy, $user->id]);
         }

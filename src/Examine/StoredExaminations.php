@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Examine;
 
 use App\Clock\SchoolClock;
-use App\Harvest\HarvestRepository;
 use App\Library\FloraLibrary;
 use Hylognosis\Assessment\Assessment;
 use Hylognosis\Assessment\Assessor;
@@ -29,7 +28,7 @@ final readonly class StoredExaminations
         private FloraLibrary $library,
         private Assessor $assessor,
         private ExaminationRepository $examinations,
-        private HarvestRepository $harvests,
+        private Takings $takings,
         private SchoolClock $clock,
     ) {
     }
@@ -51,7 +50,7 @@ final readonly class StoredExaminations
         $today = $this->clock->today();
         $used = [];
         foreach (null === $claim ? [] : $claim->kinds($flora) as $kind) {
-            $used[$kind] = $this->harvests->takings($record->specimen->site, $kind, $claim->part->id ?? '', (int) $today->format('Y'));
+            $used[$kind] = $this->takings->at($record->specimen->site, $kind, $claim->part->id ?? '', (int) $today->format('Y'));
         }
 
         return new Inquiry(

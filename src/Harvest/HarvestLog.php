@@ -5,16 +5,29 @@ declare(strict_types=1);
 namespace App\Harvest;
 
 use App\Account\User;
+use App\Examine\ExaminationRecord;
+use App\Examine\Takings;
 use App\Harvest\View\HarvestView;
 use App\Library\FloraLibrary;
+use App\Trees\Site;
 use Hylognosis\Measure\Amount;
 use Symfony\Bundle\SecurityBundle\Security;
 
 /** Shows logged harvests in the units of whoever looks at them. */
-final readonly class HarvestLog
+final readonly class HarvestLog implements Takings
 {
-    public function __construct(private Security $security, private FloraLibrary $library)
+    public function __construct(private Security $security, private FloraLibrary $library, private HarvestRepository $harvests)
     {
+    }
+
+    public function at(Site $site, string $taxon, string $part, int $year): int
+    {
+        return $this->harvests->takings($site, $taxon, $part, $year);
+    }
+
+    public function under(ExaminationRecord $examination): array
+    {
+        return array_map($this->view(...), $this->harvests->ofExamination($examination));
     }
 
     public function view(HarvestRecord $harvest): HarvestView

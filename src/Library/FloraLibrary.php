@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Library;
 
-use App\Species\Reviews;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\FloraDocument;
 use Hylognosis\Flora\LifeStage;

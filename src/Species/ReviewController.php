@@ -7,11 +7,13 @@ namespace App\Species;
 use App\Account\User;
 use App\Clock\SchoolClock;
 use App\Library\FloraLibrary;
+use App\Library\NeverReview;
 use App\Species\Input\NewReview;
 use App\Species\View\NeverView;
 use App\Species\View\ReviewSheetView;
 use App\Species\View\ReviewTaxonView;
 use App\Storage\Transaction;
+use App\Web\Permission;
 use App\Web\Refused;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Flora\Flora;
@@ -45,11 +47,9 @@ final class ReviewController extends AbstractController
     #[Route('/api/floras/{name}/nevers/{taxon}/{line}/reviews', requirements: ['name' => '[a-z0-9-]{1,64}', 'taxon' => '[a-z0-9-]{1,64}', 'line' => '[a-z0-9-]{1,64}'], methods: ['POST'])]
     #[OA\Response(response: 403, description: 'Not an instructor.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
     #[OA\Response(response: 422, description: 'A doubt without a word; nothing was stored.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
-    public function review(#[CurrentUser] User $user, string $name, string $taxon, string $line, #[MapRequestPayload] NewReview $input, Transaction $transaction, SchoolClock $clock): JsonResponse
+    public function review(#[CurrentUser] User $user, string $name, string $taxon, string $line, #[MapRequestPayload] NewReview $input, Transaction $transaction, SchoolClock $clock, Permission $permission): JsonResponse
     {
-        if (!$user->role->mayDecide()) {
-            throw Refused::forbidden('The sheet is read by instructors.');
-        }
+        $permission->need(ReviewVoter::REVIEW);
         $never = ($this->named($name)->taxa[$taxon] ?? null)->nevers[$line] ?? throw Refused::missing('This edition states no such line.');
         $note = trim($input->note);
         if ('doubted' === $input->verdict->value && '' === $note) {

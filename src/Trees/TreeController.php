@@ -4,12 +4,7 @@ declare(strict_types=1);
 
 namespace App\Trees;
 
-use App\Account\User;
 use App\Clock\SchoolClock;
-use App\Examine\ExaminationPage;
-use App\Examine\ExaminationRecord;
-use App\Examine\ExaminationRepository;
-use App\Examine\View\ExaminationSummaryView;
 use App\Storage\Transaction;
 use App\Trees\Input\NewSpecimen;
 use App\Trees\View\SiteView;
@@ -22,8 +17,6 @@ use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
-use Symfony\Component\Routing\Requirement\Requirement;
-use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 #[OA\Tag('trees')]
 final class TreeController extends AbstractController
@@ -62,20 +55,5 @@ final class TreeController extends AbstractController
 
             return SpecimenView::of($specimen);
         }));
-    }
-
-    #[Route('/api/specimens/{id}/examinations', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
-    #[OA\Response(response: 200, description: 'Examinations of this tree.', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: ExaminationSummaryView::class))))]
-    public function examinations(#[CurrentUser] User $user, string $id, ExaminationRepository $examinations, ExaminationPage $page): JsonResponse
-    {
-        $specimen = $this->specimens->find($id) ?? throw Refused::missing('There is no such tree.');
-        if ($examinations->isLookingBlind($user, $specimen)) {
-            return $this->json([]);
-        }
-
-        return $this->json(array_map(
-            static fn (ExaminationRecord $record): ExaminationSummaryView => $page->summary($record, $user),
-            array_values(array_filter($examinations->ofSpecimen($specimen), static fn (ExaminationRecord $r): bool => $r->isSigned() || $r->examiner === $user)),
-        ));
     }
 }

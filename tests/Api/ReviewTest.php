@@ -9,7 +9,7 @@ use App\Library\FloraLibrary;
 use App\Library\FloraMigration;
 use App\Library\FloraRefused;
 use App\Library\RehearsalFile;
-use App\Species\Reviews;
+use App\Library\Reviews;
 use App\Tests\Support\Starter;
 use Hylognosis\Flora\FloraDocument;
 use Hylognosis\Flora\FloraReader;

@@ -27,6 +27,23 @@ final class BordersTest
         'Rehearsal' => ['Clearance', 'Examination', 'Flora', 'Identification', 'Measure', 'Reason', 'Season'],
     ];
 
+    /** The rooms of the application, each with those whose doings it may use. What a room shows or takes in (View, Input) is plain data, and open to all. */
+    private const APPLICATION = [
+        'Clock' => [],
+        'Storage' => [],
+        'Library' => ['Storage'],
+        'Web' => ['Library', 'Storage'],
+        'Account' => ['Clock', 'Library', 'Storage', 'Web'],
+        'Trees' => ['Account', 'Clock', 'Library', 'Storage', 'Web'],
+        'Examine' => ['Account', 'Clock', 'Library', 'Storage', 'Trees', 'Web'],
+        'Harvest' => ['Account', 'Clock', 'Examine', 'Library', 'Storage', 'Trees', 'Web'],
+        'Season' => ['Account', 'Clock', 'Examine', 'Harvest', 'Library', 'Storage', 'Trees', 'Web'],
+        'Hazards' => ['Library'],
+        'Species' => ['Account', 'Clock', 'Harvest', 'Library', 'Storage', 'Web'],
+        'Demo' => ['Account', 'Clock', 'Examine', 'Harvest', 'Library', 'Season', 'Species', 'Storage', 'Trees', 'Web'],
+        'Command' => ['Account', 'Clock', 'Demo', 'Examine', 'Harvest', 'Library', 'Season', 'Species', 'Storage', 'Trees', 'Web'],
+    ];
+
     #[TestRule]
     public function theCoreUsesNothingButPhpAndPsr(): Rule
     {
@@ -57,6 +74,22 @@ final class BordersTest
                 ->canOnlyDependOn()
                 ->classes(...array_map(static fn (string $name) => Selector::inNamespace('Hylognosis\\'.$name), [$room, ...$uses]))
                 ->because('a room that uses its user cannot be read, or tested, alone');
+        }
+    }
+
+    /** @return iterable<string, Rule> */
+    #[TestRule]
+    public function theRoomsOfTheApplicationStandInOrder(): iterable
+    {
+        foreach (self::APPLICATION as $room => $uses) {
+            foreach (array_diff(array_keys(self::APPLICATION), [$room, ...$uses]) as $closed) {
+                yield $room.' leaves '.$closed.' alone' => PHPat::rule()
+                    ->classes(Selector::inNamespace('App\\'.$room))
+                    ->shouldNotDependOn()
+                    ->classes(Selector::inNamespace('App\\'.$closed))
+                    ->excluding(Selector::inNamespace('App\\'.$closed.'\\View'), Selector::inNamespace('App\\'.$closed.'\\Input'))
+                    ->because('a capability that uses its user cannot be changed alone');
+            }
         }
     }
 }

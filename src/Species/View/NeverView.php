@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Species\View;
 
-use App\Species\Reviews;
+use App\Library\Reviews;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Review;
 use Hylognosis\Flora\StatedNever;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Account\Input;
+namespace App\Demo\Input;
 
 use App\Web\Input\Day;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Species;
+namespace App\Library;
 
 use Doctrine\ORM\Mapping as ORM;
 use Hylognosis\Flora\ReviewVerdict;

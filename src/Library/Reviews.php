@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Species;
+namespace App\Library;
 
-use App\Library\FloraRefused;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\FloraDocument;
 use Hylognosis\Flora\NumberRange;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Species;
+namespace App\Library;
 
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\DBAL\Exception\TableNotFoundException;

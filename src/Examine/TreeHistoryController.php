@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Examine;
+
+use App\Account\User;
+use App\Examine\View\ExaminationSummaryView;
+use App\Trees\SpecimenRepository;
+use App\Web\Refused;
+use Nelmio\ApiDocBundle\Attribute\Model;
+use OpenApi\Attributes as OA;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+#[OA\Tag('trees')]
+final class TreeHistoryController extends AbstractController
+{
+    #[Route('/api/specimens/{id}/examinations', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    #[OA\Response(response: 200, description: 'Examinations of this tree.', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: ExaminationSummaryView::class))))]
+    public function examinations(#[CurrentUser] User $user, string $id, SpecimenRepository $specimens, ExaminationRepository $examinations, ExaminationPage $page): JsonResponse
+    {
+        $specimen = $specimens->find($id) ?? throw Refused::missing('There is no such tree.');
+        if ($examinations->isLookingBlind($user, $specimen)) {
+            return $this->json([]);
+        }
+
+        return $this->json(array_map(
+            static fn (ExaminationRecord $record): ExaminationSummaryView => $page->summary($record, $user),
+            array_values(array_filter($examinations->ofSpecimen($specimen), static fn (ExaminationRecord $r): bool => $r->isSigned() || $r->examiner === $user)),
+        ));
+    }
+}
