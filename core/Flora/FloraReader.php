@@ -195,7 +195,7 @@ final readonly class FloraReader
         foreach ($node->children($key) as $child) {
             $child->onlyKnows(['source', 'place', 'memory']);
             self::known($sources, $child->text('source'), $child->path.'.source', 'source');
-            $references[] = new SourceReference($child->text('source'), $child->optionalText('place'), $child->flag('memory', false));
+            $references[] = SourceReference::of($child->text('source'), $child->optionalText('place'), $child->flag('memory', false));
         }
 
         return [] !== $references ? $references : throw DocumentError::at($node->path.'.'.$key, 'needs at least one source.');

@@ -20,8 +20,11 @@ final readonly class NumberRange
     /** @throws \InvalidArgumentException unless least ≤ low ≤ high ≤ most */
     public static function of(float $least, float $low, float $high, float $most): self
     {
+        /** @var array<self> $known */
+        static $known = []; // thousands in a flora, of a few hundred kinds
+
         return $least <= $low && $low <= $high && $high <= $most
-            ? new self($least, $low, $high, $most)
+            ? $known["$least $low $high $most"] ??= new self($least, $low, $high, $most)
             : throw new \InvalidArgumentException(\sprintf('A range must rise: (%s–)%s–%s(–%s) does not.', $least, $low, $high, $most));
     }
 

@@ -12,6 +12,8 @@ use Hylognosis\Flora\NumberRange;
  * One character over all taxa of a flora, as the plain arrays the engine runs through. Outcomes are the
  * states, or, for numbers, the intervals between the bounds the descriptions use. To each taxon the character is
  * described, silent (the flora says nothing) or inapplicable (it makes no sense there).
+ *
+ * @phpstan-type Table array{outcomes: array<string, int>, edges: list<float>, shown: list<list<float>>, misread: list<list<float>>, read: list<list<float>>, spread: list<float>, never: list<array<int, true>>, unlisted: list<array<int, true>>, background: list<float>, backgroundSpread: float, silent: array<int, true>, inapplicable: array<int, true>, phenophases: int}
  */
 final readonly class CompiledCharacter
 {
@@ -53,6 +55,29 @@ final readonly class CompiledCharacter
         public array $inapplicable,
         public int $phenophases,
     ) {
+    }
+
+    /**
+     * Put together again from its {@see table}.
+     *
+     * @param Table                   $table
+     * @param array<int, NumberRange> $ranges taxon → described range
+     */
+    public static function of(Character $character, array $table, array $ranges): self
+    {
+        return new self(
+            $character, $table['outcomes'], $table['edges'], $table['shown'], $table['misread'], $table['read'], $table['spread'], $table['never'], $table['unlisted'],
+            $table['background'], $table['backgroundSpread'], $ranges, $table['silent'], $table['inapplicable'], $table['phenophases'],
+        );
+    }
+
+    /** @return Table all but what the flora itself says */
+    public function table(): array
+    {
+        return [
+            'outcomes' => $this->outcomes, 'edges' => $this->edges, 'shown' => $this->shown, 'misread' => $this->misread, 'read' => $this->read, 'spread' => $this->spread, 'never' => $this->never, 'unlisted' => $this->unlisted,
+            'background' => $this->background, 'backgroundSpread' => $this->backgroundSpread, 'silent' => $this->silent, 'inapplicable' => $this->inapplicable, 'phenophases' => $this->phenophases,
+        ];
     }
 
     /** How often a number falls where it did, per unit, over the flora as a whole and half as far again around it. */

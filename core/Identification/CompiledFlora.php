@@ -47,15 +47,96 @@ final readonly class CompiledFlora
     /** @param float $error {@see DescriptionError::RATE}; another only to see what it would do */
     public static function of(Flora $flora, LifeStage $stage, float $error = DescriptionError::RATE): self
     {
-        $taxa = array_keys($flora->taxa);
-        $descriptions = [];
-        foreach ($flora->taxa as $taxon) {
-            $descriptions[] = isset($taxon->variants->stages[$stage->value]) ? $taxon->description->overlaidWith($taxon->variants->stages[$stage->value]) : $taxon->description;
+        [$descriptions, $nevers] = [self::descriptions($flora, $stage), self::nevers($flora)];
+        $heights = [];
+        foreach (self::overlaid($flora, $descriptions) as $position => [$there, $differ]) {
+            $heights[$position] = array_map(static fn (Character $character): CompiledCharacter => self::character($flora, $character, $there, $nevers, $error), $differ);
         }
-        $nevers = array_map(static fn (Taxon $taxon): array => $taxon->standingNevers(), array_values($flora->taxa));
         $characters = array_map(static fn (Character $character): CompiledCharacter => self::character($flora, $character, $descriptions, $nevers, $error), $flora->characters);
 
-        return new self($flora, $stage, $taxa, array_flip($taxa), $descriptions, $characters, self::heights($flora, $descriptions, $nevers, $error), $nevers, $error);
+        return self::assembled($flora, $stage, $descriptions, $characters, $heights, $nevers, $error);
+    }
+
+    /**
+     * The flora with tables reckoned before, of this same edition and life stage: they are what takes long.
+     *
+     * @param CompiledTables $tables {@see tables}
+     */
+    public static function with(Flora $flora, LifeStage $stage, CompiledTables $tables): self
+    {
+        $descriptions = self::descriptions($flora, $stage);
+        $heights = [];
+        foreach (self::overlaid($flora, $descriptions) as $position => [$there, $differ]) {
+            $heights[$position] = array_map(static fn (Character $character): CompiledCharacter => CompiledCharacter::of($character, $tables->heights[$position][$character->id], self::ranges($character, $there)), $differ);
+        }
+        $characters = array_map(static fn (Character $character): CompiledCharacter => CompiledCharacter::of($character, $tables->characters[$character->id], self::ranges($character, $descriptions)), $flora->characters);
+
+        return self::assembled($flora, $stage, $descriptions, $characters, $heights, self::nevers($flora), $tables->error);
+    }
+
+    public function tables(): CompiledTables
+    {
+        $table = static fn (CompiledCharacter $character): array => $character->table();
+
+        return new CompiledTables(array_map($table, $this->characters), array_map(static fn (array $there): array => array_map($table, $there), $this->heights), $this->error);
+    }
+
+    /**
+     * @param list<Description>                                      $descriptions
+     * @param array<string, CompiledCharacter>                       $characters
+     * @param array<string, array<string, CompiledCharacter>>        $heights
+     * @param list<array<string, list<StatedNever>>>                 $nevers
+     */
+    private static function assembled(Flora $flora, LifeStage $stage, array $descriptions, array $characters, array $heights, array $nevers, float $error): self
+    {
+        $taxa = array_keys($flora->taxa);
+
+        return new self($flora, $stage, $taxa, array_flip($taxa), $descriptions, $characters, $heights, $nevers, $error);
+    }
+
+    /**
+     * @param list<Description> $descriptions
+     *
+     * @return array<int, NumberRange> taxon → described range; none but for numbers
+     */
+    private static function ranges(Character $character, array $descriptions): array
+    {
+        return $character->isNumeric() ? array_filter(array_map(static fn (Description $description): ?NumberRange => $description->range($character->id), $descriptions), static fn (?NumberRange $range): bool => null !== $range) : [];
+    }
+
+    /**
+     * What is described otherwise at a height of the tree.
+     *
+     * @param list<Description> $descriptions
+     *
+     * @return iterable<string, array{list<Description>, array<string, Character>}> position → descriptions there, characters that differ
+     */
+    private static function overlaid(Flora $flora, array $descriptions): iterable
+    {
+        foreach (Position::cases() as $position) {
+            $there = $differ = [];
+            foreach (array_values($flora->taxa) as $t => $taxon) {
+                $overlay = $taxon->variants->positions[$position->value] ?? null;
+                $there[] = null === $overlay ? $descriptions[$t] : $descriptions[$t]->overlaidWith($overlay);
+                $differ += array_flip($overlay?->characters() ?? []);
+            }
+            yield $position->value => [$there, array_intersect_key($flora->characters, $differ)];
+        }
+    }
+
+    /** @return list<Description> by taxon number, at a life stage */
+    private static function descriptions(Flora $flora, LifeStage $stage): array
+    {
+        return array_map(
+            static fn (Taxon $taxon): Description => isset($taxon->variants->stages[$stage->value]) ? $taxon->description->overlaidWith($taxon->variants->stages[$stage->value]) : $taxon->description,
+            array_values($flora->taxa),
+        );
+    }
+
+    /** @return list<array<string, list<StatedNever>>> by taxon number, then character */
+    private static function nevers(Flora $flora): array
+    {
+        return array_map(static fn (Taxon $taxon): array => $taxon->standingNevers(), array_values($flora->taxa));
     }
 
     /** The character as it is read at a height of the tree. */
@@ -127,31 +208,6 @@ final readonly class CompiledFlora
         }
 
         return null;
-    }
-
-    /**
-     * @param list<Description>                       $descriptions
-     * @param list<array<string, list<StatedNever>>> $nevers
-     *
-     * @return array<string, array<string, CompiledCharacter>>
-     */
-    private static function heights(Flora $flora, array $descriptions, array $nevers, float $error): array
-    {
-        $heights = [];
-        foreach (Position::cases() as $position) {
-            $there = $differ = [];
-            foreach (array_values($flora->taxa) as $t => $taxon) {
-                $overlay = $taxon->variants->positions[$position->value] ?? null;
-                $there[] = null === $overlay ? $descriptions[$t] : $descriptions[$t]->overlaidWith($overlay);
-                $differ += array_flip($overlay?->characters() ?? []);
-            }
-            $heights[$position->value] = array_map(
-                static fn (Character $character): CompiledCharacter => self::character($flora, $character, $there, $nevers, $error),
-                array_intersect_key($flora->characters, $differ),
-            );
-        }
-
-        return $heights;
     }
 
     /**

@@ -14,10 +14,19 @@ final readonly class DayOfYear
     {
     }
 
+    /** There are 365 of them, and a flora holds thousands. */
+    private static function known(int $number): self
+    {
+        /** @var array<self> $known */
+        static $known = [];
+
+        return $known[$number] ??= new self($number);
+    }
+
     /** @throws \InvalidArgumentException if the number is not 1 to 365 */
     public static function of(int $number): self
     {
-        return $number >= 1 && $number <= 365 ? new self($number) : throw new \InvalidArgumentException(\sprintf('A day of the year is 1 to 365, not %d.', $number));
+        return $number >= 1 && $number <= 365 ? self::known($number) : throw new \InvalidArgumentException(\sprintf('A day of the year is 1 to 365, not %d.', $number));
     }
 
     /**
@@ -31,7 +40,7 @@ final readonly class DayOfYear
             throw new \InvalidArgumentException(\sprintf('"%s" is no day of the year; write month and day like 06-14.', $text));
         }
 
-        return new self(self::BEFORE[(int) $m[1] - 1] + (int) $m[2]);
+        return self::known(self::BEFORE[(int) $m[1] - 1] + (int) $m[2]);
     }
 
     public static function on(\DateTimeImmutable $date): self
@@ -39,13 +48,13 @@ final readonly class DayOfYear
         $month = (int) $date->format('n');
         $day = (int) $date->format('j');
 
-        return 2 === $month && 29 === $day ? new self(60) : new self(self::BEFORE[$month - 1] + $day);
+        return self::known(2 === $month && 29 === $day ? 60 : self::BEFORE[$month - 1] + $day);
     }
 
     /** Later by so many days (earlier if negative), around the turn of the year. */
     public function plus(int $days): self
     {
-        return new self((($this->number - 1 + $days) % 365 + 365) % 365 + 1);
+        return self::known((($this->number - 1 + $days) % 365 + 365) % 365 + 1);
     }
 
     /** Days from this day forward to the other, 0 to 364. */

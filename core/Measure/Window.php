@@ -13,7 +13,10 @@ final readonly class Window
 
     public static function of(DayOfYear $from, DayOfYear $to): self
     {
-        return new self($from, $to);
+        /** @var array<self> $known */
+        static $known = [];
+
+        return $known[$from->number.' '.$to->number] ??= new self($from, $to);
     }
 
     public static function wholeYear(): self

@@ -8,18 +8,18 @@ use App\Account\Input\Preferences;
 use App\Account\View\SessionView;
 use App\Library\FloraLibrary;
 use App\Storage\Transaction;
+use App\Web\ApiController;
 use App\Web\ApiProblemListener;
 use App\Web\Refused;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
-use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 #[OA\Tag('session')]
-final class SessionController extends AbstractController
+final class SessionController extends ApiController
 {
     public function __construct(private readonly SessionPage $page, private readonly Transaction $transaction, private readonly FloraLibrary $library)
     {

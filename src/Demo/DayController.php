@@ -10,10 +10,10 @@ use App\Account\View\SessionView;
 use App\Demo\Input\DemoDay;
 use App\Storage\SettingRepository;
 use App\Storage\Transaction;
+use App\Web\ApiController;
 use App\Web\Refused;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
-use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -21,7 +21,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 #[OA\Tag('session')]
-final class DayController extends AbstractController
+final class DayController extends ApiController
 {
     #[Route('/api/demo/day', methods: ['PUT'])]
     #[OA\Response(response: 200, description: 'The demo now takes this day for today.', content: new Model(type: SessionView::class))]

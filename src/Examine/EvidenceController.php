@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Examine\View\AssessmentView;
 use App\Examine\View\ContrastView;
 use App\Examine\View\EvidenceView;
+use App\Web\ApiController;
 use App\Web\Permission;
 use App\Web\Refused;
 use Hylognosis\Flora\UnknownEntry;
@@ -15,14 +16,13 @@ use Hylognosis\Measure\Units;
 use Hylognosis\Wording\English;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
-use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 #[OA\Tag('examinations')]
-final class EvidenceController extends AbstractController
+final class EvidenceController extends ApiController
 {
     public function __construct(private readonly ExaminationReading $reading, private readonly StoredExaminations $stored, private readonly Permission $permission)
     {

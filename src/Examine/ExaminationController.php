@@ -14,6 +14,7 @@ use App\Examine\View\ExaminationView;
 use App\Library\FloraLibrary;
 use App\Storage\Transaction;
 use App\Trees\Specimen;
+use App\Web\ApiController;
 use App\Web\Permission;
 use App\Web\Refused;
 use Doctrine\ORM\EntityManagerInterface;
@@ -23,7 +24,6 @@ use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\UnknownEntry;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
-use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
@@ -33,7 +33,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[OA\Tag('examinations')]
 #[OA\Response(response: 200, description: 'The examination with everything the engine says of it.', content: new Model(type: ExaminationView::class))]
 #[OA\Response(response: 422, description: 'Something in it cannot be taken; nothing was stored.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
-final class ExaminationController extends AbstractController
+final class ExaminationController extends ApiController
 {
     /** Of one tree on one day: every character of the catalogue, and half as many again. */
     private const MOST_SCORES = 250;

@@ -7,17 +7,17 @@ namespace App\Examine;
 use App\Account\User;
 use App\Examine\View\ExaminationSummaryView;
 use App\Trees\SpecimenRepository;
+use App\Web\ApiController;
 use App\Web\Refused;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
-use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 #[OA\Tag('trees')]
-final class TreeHistoryController extends AbstractController
+final class TreeHistoryController extends ApiController
 {
     #[Route('/api/specimens/{id}/examinations', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
     #[OA\Response(response: 200, description: 'Examinations of this tree.', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: ExaminationSummaryView::class))))]

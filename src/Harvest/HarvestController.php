@@ -14,6 +14,7 @@ use App\Examine\StoredExaminations;
 use App\Examine\View\ExaminationView;
 use App\Harvest\Input\NewHarvest;
 use App\Storage\Transaction;
+use App\Web\ApiController;
 use App\Web\Permission;
 use App\Web\Refused;
 use Doctrine\ORM\EntityManagerInterface;
@@ -21,7 +22,6 @@ use Hylognosis\Measure\Units;
 use Hylognosis\Wording\English;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
-use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
@@ -29,7 +29,7 @@ use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 #[OA\Tag('harvest')]
-final class HarvestController extends AbstractController
+final class HarvestController extends ApiController
 {
     /** Logs what was taken, under the decision of this moment: the gate is asked anew. */
     #[Route('/api/examinations/{id}/harvests', requirements: ['id' => Requirement::UUID], methods: ['POST'])]

@@ -8,6 +8,7 @@ use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\FloraDocument;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Identification\CompiledFlora;
+use Hylognosis\Identification\CompiledTables;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Finder\Finder;
@@ -35,6 +36,7 @@ final class FloraLibrary
         private readonly FloraFiles $files,
         private readonly Reviews $reviews,
         #[Autowire(service: 'cache.flora')] private readonly CacheItemPoolInterface $cache,
+        #[Autowire('%kernel.debug%')] private readonly bool $debug = true,
     ) {
     }
 
@@ -42,9 +44,9 @@ final class FloraLibrary
     public function names(): array
     {
         $names = [];
-        foreach ((new Finder())->directories()->in($this->folder)->depth(0)->sortByName() as $folder) {
-            if (is_file($folder->getPathname().'/flora.yaml')) {
-                $names[] = $folder->getFilename();
+        foreach (self::listed($this->folder) as $name) { // asked by every page: a finder would take as long as the rest of it
+            if (is_file($this->folder.'/'.$name.'/flora.yaml')) {
+                $names[] = $name;
             }
         }
 
@@ -83,12 +85,11 @@ final class FloraLibrary
     public function compiled(string $nameOrPath, LifeStage $stage): CompiledFlora
     {
         if (!isset($this->compiled[$nameOrPath.'|'.$stage->value])) {
-            $compiled = $this->isShipped($nameOrPath) ? $this->kept($nameOrPath, $stage->value, CompiledFlora::class) : null;
-            if (null === $compiled) {
-                $compiled = CompiledFlora::of($this->flora($nameOrPath), $stage);
-                if ($this->isShipped($nameOrPath)) {
-                    $this->keep($nameOrPath, $this->edition($nameOrPath)[0], $stage->value, $compiled);
-                }
+            $flora = $this->flora($nameOrPath);
+            $tables = $this->isShipped($nameOrPath) ? $this->kept($nameOrPath, $stage->value, CompiledTables::class) : null;
+            $compiled = null === $tables ? CompiledFlora::of($flora, $stage) : CompiledFlora::with($flora, $stage, $tables);
+            if (null === $tables && $this->isShipped($nameOrPath)) {
+                $this->keep($nameOrPath, $this->edition($nameOrPath)[0], $stage->value, $compiled->tables());
             }
             $this->compiled[$nameOrPath.'|'.$stage->value] = $compiled;
         }
@@ -145,7 +146,7 @@ final class FloraLibrary
             return $this->editions[$name];
         }
         $current = $this->fingerprint($name);
-        $good = $this->cache->getItem(hash('xxh128', self::shape().'|good|'.$name));
+        $good = $this->cache->getItem(hash('xxh128', $this->shape().'|good|'.$name));
         $told = $good->get();
         [$known, $before] = \is_array($told) ? [self::text($told[0] ?? null), self::text($told[1] ?? null)] : [null, null];
         if ($known === $current) {
@@ -180,13 +181,23 @@ final class FloraLibrary
         }
     }
 
+    /** @return list<string> names in a folder, in the order of the alphabet */
+    private static function listed(string $folder): array
+    {
+        $names = is_dir($folder) ? scandir($folder) : false;
+
+        return false === $names ? [] : $names;
+    }
+
     private function fingerprint(string $name): string
     {
         $changed = $this->reviews->fingerprint($name);
-        foreach ((new Finder())->files()->in([$this->folder.'/'.$name, $this->folder])->name('*.yaml')->filter(
-            fn (\SplFileInfo $file): bool => str_starts_with($file->getPathname(), $this->folder.'/'.$name.'/') || \dirname($file->getPathname()) === $this->folder,
-        ) as $file) {
-            $changed .= $file->getPathname().$file->getMTime().$file->getSize();
+        foreach ([$this->folder, $this->folder.'/'.$name, $this->folder.'/'.$name.'/taxa'] as $folder) {
+            foreach (self::listed($folder) as $file) {
+                if (str_ends_with($file, '.yaml')) {
+                    $changed .= $file.filemtime($folder.'/'.$file).filesize($folder.'/'.$file);
+                }
+            }
         }
 
         return hash('xxh128', $changed);
@@ -213,20 +224,20 @@ final class FloraLibrary
      */
     private function item(string $name, string $edition, string $what, string $class): ?object
     {
-        $value = $this->cache->getItem(self::key($name, $edition, $what))->get();
+        $value = $this->cache->getItem($this->key($name, $edition, $what))->get();
 
         return $value instanceof $class ? $value : null;
     }
 
     private function keep(string $name, string $edition, string $what, object $value): void
     {
-        $this->cache->save($this->cache->getItem(self::key($name, $edition, $what))->set($value));
+        $this->cache->save($this->cache->getItem($this->key($name, $edition, $what))->set($value));
     }
 
     /** Gives back the room an edition takes on disk and among the files kept compiled, which else fill up with every edit. */
     private function forget(string $name, string $edition): void
     {
-        $this->cache->deleteItems(array_map(static fn (string $what): string => self::key($name, $edition, $what), ['flora', ...array_column(LifeStage::cases(), 'value')]));
+        $this->cache->deleteItems(array_map(fn (string $what): string => $this->key($name, $edition, $what), ['flora', ...array_column(LifeStage::cases(), 'value')]));
     }
 
     private static function text(mixed $value): ?string
@@ -234,15 +245,15 @@ final class FloraLibrary
         return \is_string($value) ? $value : null;
     }
 
-    private static function key(string $name, string $edition, string $what): string
+    private function key(string $name, string $edition, string $what): string
     {
-        return hash('xxh128', implode('|', [self::shape(), $name, $edition, $what]));
+        return hash('xxh128', implode('|', [$this->shape(), $name, $edition, $what]));
     }
 
-    /** What is kept is kept as objects: it is good only for the classes it was made of. */
-    private static function shape(): string
+    /** What is kept is kept as objects: it is good only for the classes it was made of. Those change only where somebody writes them; else the container is built anew, and the cache with it. */
+    private function shape(): string
     {
-        if ('' === self::$shape) {
+        if ($this->debug && '' === self::$shape) {
             $folders = array_map(static fn (string $class): string => \dirname((string) (new \ReflectionClass($class))->getFileName()), [Flora::class, CompiledFlora::class]);
             foreach ((new Finder())->files()->in($folders)->name('*.php')->sortByName() as $file) {
                 self::$shape .= $file->getFilename().$file->getMTime().$file->getSize();

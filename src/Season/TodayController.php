@@ -17,18 +17,18 @@ use App\Season\View\InWindowView;
 use App\Season\View\TodayView;
 use App\Trees\Site;
 use App\Trees\SiteRepository;
+use App\Web\ApiController;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Season\Phenology;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
-use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 #[OA\Tag('today')]
-final class TodayController extends AbstractController
+final class TodayController extends ApiController
 {
     private const RECENT = 6;
 

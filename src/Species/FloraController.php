@@ -13,12 +13,12 @@ use App\Species\View\FloraView;
 use App\Species\View\TaxonSummaryView;
 use App\Species\View\TaxonView;
 use App\Species\View\TermView;
+use App\Web\ApiController;
 use App\Web\Refused;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\UnknownEntry;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
-use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
@@ -26,7 +26,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 #[OA\Tag('flora')]
-final class FloraController extends AbstractController
+final class FloraController extends ApiController
 {
     public function __construct(private readonly FloraLibrary $library, private readonly SpeciesPage $page, private readonly Glossary $glossary)
     {

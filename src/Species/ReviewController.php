@@ -13,6 +13,7 @@ use App\Species\View\NeverView;
 use App\Species\View\ReviewSheetView;
 use App\Species\View\ReviewTaxonView;
 use App\Storage\Transaction;
+use App\Web\ApiController;
 use App\Web\Permission;
 use App\Web\Refused;
 use Doctrine\ORM\EntityManagerInterface;
@@ -21,7 +22,6 @@ use Hylognosis\Flora\StatedNever;
 use Hylognosis\Flora\Taxon;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
-use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
@@ -30,7 +30,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[OA\Tag('flora')]
 #[OA\Response(response: 200, description: 'The sheet as it stands.', content: new Model(type: ReviewSheetView::class))]
 #[OA\Response(response: 404, description: 'No such flora or line.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
-final class ReviewController extends AbstractController
+final class ReviewController extends ApiController
 {
     public function __construct(private readonly FloraLibrary $library)
     {

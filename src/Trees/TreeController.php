@@ -9,17 +9,17 @@ use App\Storage\Transaction;
 use App\Trees\Input\NewSpecimen;
 use App\Trees\View\SiteView;
 use App\Trees\View\SpecimenView;
+use App\Web\ApiController;
 use App\Web\Refused;
 use Doctrine\ORM\EntityManagerInterface;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
-use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 
 #[OA\Tag('trees')]
-final class TreeController extends AbstractController
+final class TreeController extends ApiController
 {
     public function __construct(private readonly SpecimenRepository $specimens, private readonly SiteRepository $sites)
     {

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Web;
 
 use OpenApi\Attributes as OA;
-use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
 
 #[OA\Tag('running')]
-final class HealthController extends AbstractController
+final class HealthController extends ApiController
 {
     #[Route('/api/health', methods: ['GET'])]
     #[OA\Response(response: 200, description: 'The application runs.')]
