@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace DoctrineMigrations;
 
+use App\Storage\PortableMigration;
 use Doctrine\DBAL\Schema\Schema;
-use Doctrine\Migrations\AbstractMigration;
 
-final class Version20261125080000 extends AbstractMigration
+final class Version20261125080000 extends PortableMigration
 {
     public function getDescription(): string
     {
@@ -16,6 +16,6 @@ final class Version20261125080000 extends AbstractMigration
 
     public function up(Schema $schema): void
     {
-        $this->addSql('ALTER TABLE score ADD COLUMN position VARCHAR(8) DEFAULT NULL');
+        $this->add('score', 'position', 'string', ['length' => 8, 'notnull' => false]);
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace DoctrineMigrations;
 
+use App\Storage\PortableMigration;
 use Doctrine\DBAL\Schema\Schema;
-use Doctrine\Migrations\AbstractMigration;
 
-final class Version20261125134000 extends AbstractMigration
+final class Version20261125134000 extends PortableMigration
 {
     public function getDescription(): string
     {
@@ -16,6 +16,6 @@ final class Version20261125134000 extends AbstractMigration
 
     public function up(Schema $schema): void
     {
-        $this->addSql("ALTER TABLE person ADD COLUMN flora VARCHAR(80) DEFAULT 'central-european-hills' NOT NULL");
+        $this->add('person', 'flora', 'string', ['length' => 80, 'default' => 'central-european-hills']);
     }
 }

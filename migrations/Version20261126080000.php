@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace DoctrineMigrations;
 
+use App\Storage\PortableMigration;
 use Doctrine\DBAL\Schema\Schema;
-use Doctrine\Migrations\AbstractMigration;
 
-final class Version20261126080000 extends AbstractMigration
+final class Version20261126080000 extends PortableMigration
 {
     public function getDescription(): string
     {
@@ -16,19 +16,21 @@ final class Version20261126080000 extends AbstractMigration
 
     public function up(Schema $schema): void
     {
-        $this->addSql("ALTER TABLE examination ADD COLUMN conditions_on CLOB DEFAULT '[]' NOT NULL");
-        $this->addSql("ALTER TABLE examination ADD COLUMN date_reason VARCHAR(500) DEFAULT '' NOT NULL");
-        $this->addSql('ALTER TABLE examination ADD COLUMN reconsidered_at DATETIME DEFAULT NULL');
-        $this->addSql("ALTER TABLE examination ADD COLUMN reconsidered_because VARCHAR(1000) DEFAULT '' NOT NULL");
-        $this->addSql("ALTER TABLE score ADD COLUMN answer VARCHAR(16) DEFAULT 'seen' NOT NULL");
+        $this->add('examination', 'conditions_on', 'json', ['default' => '[]']);
+        $this->add('examination', 'date_reason', 'string', ['length' => 500, 'default' => '']);
+        $this->add('examination', 'reconsidered_at', 'datetime_immutable', ['notnull' => false]);
+        $this->add('examination', 'reconsidered_because', 'string', ['length' => 1000, 'default' => '']);
+        $this->add('score', 'answer', 'string', ['length' => 16, 'default' => 'seen']);
         $this->addSql("UPDATE score SET answer = 'cannot-be-seen' WHERE looked = false");
         $this->addSql('ALTER TABLE score DROP COLUMN looked');
-        $this->addSql('ALTER TABLE score ADD COLUMN one_of BOOLEAN DEFAULT 0 NOT NULL');
+        $this->add('score', 'one_of', 'boolean', ['default' => false]);
         // Before this edition every repeat counted as a further look.
-        $this->addSql('ALTER TABLE score ADD COLUMN further BOOLEAN DEFAULT 1 NOT NULL');
-        $this->addSql("ALTER TABLE decision ADD COLUMN reason CLOB DEFAULT '{}' NOT NULL");
-        $this->addSql('CREATE TABLE never_review (id VARCHAR(36) NOT NULL, flora VARCHAR(80) NOT NULL, taxon VARCHAR(80) NOT NULL, line VARCHAR(80) NOT NULL, fingerprint VARCHAR(12) NOT NULL, verdict VARCHAR(8) NOT NULL, who VARCHAR(120) NOT NULL, reviewed_on VARCHAR(10) NOT NULL, note VARCHAR(500) NOT NULL, recorded_at DATETIME NOT NULL, PRIMARY KEY(id))');
-        $this->addSql('CREATE INDEX never_review_flora ON never_review (flora)');
+        $this->add('score', 'further', 'boolean', ['default' => true]);
+        $this->add('decision', 'reason', 'json', ['default' => '{}']);
+        $text = static fn (int $length): array => ['string', ['length' => $length]];
+        self::table($schema, 'never_review', [
+            'id' => $text(36), 'flora' => $text(80), 'taxon' => $text(80), 'line' => $text(80), 'fingerprint' => $text(12), 'verdict' => $text(8), 'who' => $text(120), 'reviewed_on' => $text(10), 'note' => $text(500), 'recorded_at' => ['datetime_immutable'],
+        ])->addIndex(['flora'], 'never_review_flora');
     }
 
     /** Decisions that were stored as sentences keep them, word for word. */

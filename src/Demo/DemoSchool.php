@@ -9,6 +9,7 @@ use App\Examine\DecisionRecord;
 use App\Examine\ExaminationRecord;
 use App\Examine\ScoreRecord;
 use App\Examine\StoredExaminations;
+use App\Examine\Summaries;
 use App\Harvest\HarvestRecord;
 use App\Library\FloraLibrary;
 use App\Library\NeverReview;
@@ -176,7 +177,9 @@ final readonly class DemoSchool
         if ($node->flag('signed', true)) {
             $record->signedAt = $at->modify('+40 minutes');
             $this->entities->flush();
-            $this->entities->persist(DecisionRecord::of($record, $record->examiner, $this->stored->assess($record), new \DateTimeImmutable($day)));
+            $assessment = $this->stored->assess($record);
+            $record->secondWanted = Summaries::wantsSecond($assessment);
+            $this->entities->persist(DecisionRecord::of($record, $record->examiner, $assessment, new \DateTimeImmutable($day)));
         }
         foreach ($node->children('harvests') as $harvest) {
             $this->harvest(null === $record->secondOf ? $record : $record->secondOf, $harvest, $people, $day);

@@ -15,6 +15,7 @@ use Symfony\Component\Uid\Uuid;
 /** A decision of the gate. Decisions are only ever added; the hash of the flora they were taken with lets each be explained years later. */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'decision')]
+#[ORM\Index(name: 'decision_part', columns: ['taxon', 'part'])]
 class DecisionRecord
 {
     #[ORM\Id]
@@ -43,7 +44,7 @@ class DecisionRecord
         public readonly array $conditions,
         #[ORM\Column(length: 12)]
         public readonly Answer $answer,
-        #[ORM\Column(name: 'reason', type: 'json')]
+        #[ORM\Column(name: 'reason', type: 'json', options: ['default' => '{}'])]
         public readonly array $because,
         #[ORM\Column(type: 'json')]
         public readonly array $points,

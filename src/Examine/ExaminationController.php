@@ -180,6 +180,7 @@ final class ExaminationController extends ApiController
                 throw Refused::conflict('Nothing has been scored yet; there is nothing to sign.');
             }
             $record->signedAt = $this->clock->now();
+            $record->secondWanted = Summaries::wantsSecond($assessment);
             if (null !== $assessment->clearance) {
                 $entities->persist(DecisionRecord::of($record, $user, $assessment, $this->clock->today()));
             }

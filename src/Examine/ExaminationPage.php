@@ -8,13 +8,10 @@ use App\Account\User;
 use App\Account\View\PersonView;
 use App\Examine\View\AssessmentView;
 use App\Examine\View\DecisionView;
-use App\Examine\View\ExaminationSummaryView;
 use App\Examine\View\ExaminationView;
 use App\Examine\View\ScoreView;
 use App\Trees\View\SpecimenView;
 use Doctrine\ORM\EntityManagerInterface;
-use Hylognosis\Assessment\Assessment;
-use Hylognosis\Clearance\PointStatus;
 use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Measure\Units;
 use Hylognosis\Season\Phenology;
@@ -54,37 +51,5 @@ final readonly class ExaminationPage
             ),
             Phenology::at($flora, $record->specimen->site->place())->outOfSeason($flora, DayOfYear::on(new \DateTimeImmutable($record->date))),
         );
-    }
-
-    /** In one line. Where a second person is wanted, whoever could be that must not learn the hope here. */
-    public function summary(ExaminationRecord $record, User $viewer): ExaminationSummaryView
-    {
-        $assessment = $this->stored->assess($record);
-        $flora = $this->stored->flora($record);
-        $wanted = $record->isSigned() && self::wantsSecond($assessment);
-        $covered = $record->hidesTheHope() || ($wanted && $record->examiner !== $viewer && !\in_array($viewer->id, $record->seenBy, true));
-        $taxon = null === $record->claimTaxon || $covered ? null : $flora->taxon($record->claimTaxon);
-        $words = new English($flora, Units::from($viewer->units), $record->hidesNames());
-
-        return new ExaminationSummaryView(
-            $record->id, $record->specimen->id, $record->specimen->tag, $record->specimen->site->name, $record->examiner->name, $record->examiner === $viewer,
-            $record->date, $record->isSigned(), \count($assessment->identification->examination->findings),
-            null === $taxon || null === $record->claimPart ? null : $taxon->commonName().', '.$taxon->part($record->claimPart)->label,
-            $covered ? null : $assessment->clearance?->answer->value,
-            $covered || null === $assessment->clearance ? '' : $words->sentence($assessment->clearance->because), $wanted, $covered,
-        );
-    }
-
-    /** A second examiner is all that is missing. */
-    private static function wantsSecond(Assessment $assessment): bool
-    {
-        $missing = [];
-        foreach ($assessment->clearance->points ?? [] as $point) {
-            if (PointStatus::Met !== $point->status) {
-                $missing[$point->point] = $point->status;
-            }
-        }
-
-        return PointStatus::Open === ($missing['people'] ?? null) && [] === array_diff(array_keys($missing), ['people', 'part-and-condition']);
     }
 }

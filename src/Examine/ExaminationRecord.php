@@ -17,7 +17,10 @@ use Symfony\Component\Uid\Uuid;
 /** One scoring of one specimen by one examiner, as it is kept. */
 #[ORM\Entity(repositoryClass: ExaminationRepository::class)]
 #[ORM\Table(name: 'examination')]
-#[ORM\Index(columns: ['date'])]
+#[ORM\Index(name: 'examination_date', columns: ['date', 'created_at'])]
+#[ORM\Index(name: 'examination_open', columns: ['examiner_id', 'signed_at', 'created_at'])]
+#[ORM\Index(name: 'examination_blind', columns: ['specimen_id', 'examiner_id', 'signed_at'])]
+#[ORM\Index(name: 'examination_wanted', columns: ['second_wanted', 'date'])]
 class ExaminationRecord
 {
     #[ORM\Id]
@@ -49,11 +52,11 @@ class ExaminationRecord
     public array $conditions = [];
 
     /** @var array<string, string> the day each condition was answered on */
-    #[ORM\Column(type: 'json')]
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
     public array $conditionsOn = [];
 
     /** Why its day is not the day its scores were recorded on; empty where it is. */
-    #[ORM\Column(length: 500)]
+    #[ORM\Column(length: 500, options: ['default' => ''])]
     public string $dateReason = '';
 
     /** As a second look: its examiner has taken the conclusion back. */
@@ -61,7 +64,7 @@ class ExaminationRecord
     public ?\DateTimeImmutable $reconsideredAt = null;
 
     /** Why. */
-    #[ORM\Column(length: 1000)]
+    #[ORM\Column(length: 1000, options: ['default' => ''])]
     public string $reconsideredBecause = '';
 
     /** Names of candidates stay covered in a blind examination until the examiner uncovers them. */
@@ -85,6 +88,10 @@ class ExaminationRecord
     /** @var list<string> ids of other people who have looked at these scores */
     #[ORM\Column(type: 'json')]
     public array $seenBy = [];
+
+    /** When it was signed, a second person was all that was missing. A hint where to look; what is wanted now is reckoned anew. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $secondWanted = false;
 
     /** @var Collection<int, ScoreRecord> */
     #[ORM\OneToMany(targetEntity: ScoreRecord::class, mappedBy: 'examination', cascade: ['persist'])]

@@ -54,15 +54,15 @@ class ScoreRecord
         public readonly int $samples,
         #[ORM\Column(name: 'seen_where', length: 8)]
         public readonly Whereabouts $where,
-        #[ORM\Column(length: 16)]
+        #[ORM\Column(length: 16, options: ['default' => 'seen'])]
         public readonly ScoreAnswer $answer,
         #[ORM\Column]
         public readonly \DateTimeImmutable $recordedAt,
         #[ORM\Column(length: 8, nullable: true)]
         public readonly ?Position $position = null,
-        #[ORM\Column(name: 'one_of')]
+        #[ORM\Column(name: 'one_of', options: ['default' => false])]
         public readonly bool $either = false,
-        #[ORM\Column]
+        #[ORM\Column(options: ['default' => true])]
         public readonly bool $further = false,
         ?string $id = null,
     ) {

@@ -50,6 +50,9 @@ final readonly class StoredExaminations
         $today = $this->clock->today();
         $used = [];
         foreach (null === $claim ? [] : $claim->kinds($flora) as $kind) {
+            if (!isset($record->specimen->site->quotas[$kind.'/'.($claim->part->id ?? '')])) {
+                continue; // nothing is counted where nothing is allowed by number
+            }
             $used[$kind] = $this->takings->at($record->specimen->site, $kind, $claim->part->id ?? '', (int) $today->format('Y'));
         }
 

@@ -21,16 +21,13 @@ final class TreeHistoryController extends ApiController
 {
     #[Route('/api/specimens/{id}/examinations', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
     #[OA\Response(response: 200, description: 'Examinations of this tree.', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: ExaminationSummaryView::class))))]
-    public function examinations(#[CurrentUser] User $user, string $id, SpecimenRepository $specimens, ExaminationRepository $examinations, ExaminationPage $page): JsonResponse
+    public function examinations(#[CurrentUser] User $user, string $id, SpecimenRepository $specimens, ExaminationRepository $examinations, Summaries $summaries): JsonResponse
     {
         $specimen = $specimens->find($id) ?? throw Refused::missing('There is no such tree.');
         if ($examinations->isLookingBlind($user, $specimen)) {
             return $this->json([]);
         }
 
-        return $this->json(array_map(
-            static fn (ExaminationRecord $record): ExaminationSummaryView => $page->summary($record, $user),
-            array_values(array_filter($examinations->ofSpecimen($specimen), static fn (ExaminationRecord $r): bool => $r->isSigned() || $r->examiner === $user)),
-        ));
+        return $this->json($summaries->of($examinations->ofSpecimen($specimen, $user), $user));
     }
 }

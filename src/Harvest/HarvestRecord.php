@@ -13,6 +13,7 @@ use Symfony\Component\Uid\Uuid;
 /** What was taken, under which cleared decision. */
 #[ORM\Entity(repositoryClass: HarvestRepository::class)]
 #[ORM\Table(name: 'harvest')]
+#[ORM\Index(name: 'harvest_day', columns: ['taken_on', 'recorded_at'])]
 class HarvestRecord
 {
     #[ORM\Id]

@@ -9,21 +9,36 @@ use App\Trees\Site;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\ORM\Query\Parameter;
+use Doctrine\ORM\QueryBuilder;
 use Doctrine\Persistence\ManagerRegistry;
 
 /** @extends ServiceEntityRepository<HarvestRecord> */
 final class HarvestRepository extends ServiceEntityRepository
 {
+    private const MOST = 50;
+
     public function __construct(ManagerRegistry $registry)
     {
         parent::__construct($registry, HarvestRecord::class);
     }
 
-    /** @return list<HarvestRecord> newest first */
+    /** @return list<HarvestRecord> newest first, not more than the page of a species shows */
     public function ofTaxon(string $taxon): array
     {
-        return self::harvests($this->createQueryBuilder('h')->join('h.decision', 'd')->where('d.taxon = :taxon')->setParameter('taxon', $taxon)
-            ->orderBy('h.takenOn', 'DESC')->addOrderBy('h.recordedAt', 'DESC')->getQuery()->getResult());
+        return self::harvests($this->told()->where('d.taxon = :taxon')->setParameter('taxon', $taxon)->setMaxResults(self::MOST)->getQuery()->getResult());
+    }
+
+    /** @return list<HarvestRecord> newest first */
+    public function newest(int $most): array
+    {
+        return self::harvests($this->told()->setMaxResults($most)->getQuery()->getResult());
+    }
+
+    /** With all that is told of them, so that none is asked for one by one. */
+    private function told(): QueryBuilder
+    {
+        return $this->createQueryBuilder('h')->addSelect('d', 'e', 's', 'site', 'who')->join('h.decision', 'd')->join('d.examination', 'e')->join('e.specimen', 's')->join('s.site', 'site')->join('h.takenBy', 'who')
+            ->orderBy('h.takenOn', 'DESC')->addOrderBy('h.recordedAt', 'DESC');
     }
 
     /** @return list<HarvestRecord> newest first */
@@ -37,9 +52,9 @@ final class HarvestRepository extends ServiceEntityRepository
     public function takings(Site $site, string $taxon, string $part, int $year): int
     {
         return (int) $this->createQueryBuilder('h')->select('COUNT(h.id)')->join('h.decision', 'd')->join('d.examination', 'e')->join('e.specimen', 's')
-            ->where('s.site = :site AND d.taxon = :taxon AND d.part = :part AND h.takenOn LIKE :year')
+            ->where('s.site = :site AND d.taxon = :taxon AND d.part = :part AND h.takenOn BETWEEN :from AND :to')
             ->setParameters(new ArrayCollection([
-                new Parameter('site', $site), new Parameter('taxon', $taxon), new Parameter('part', $part), new Parameter('year', $year.'-%'),
+                new Parameter('site', $site), new Parameter('taxon', $taxon), new Parameter('part', $part), new Parameter('from', $year.'-01-01'), new Parameter('to', $year.'-12-31'),
             ]))->getQuery()->getSingleScalarResult();
     }
 

@@ -65,6 +65,12 @@ final class FloraLibrary
             : $this->files->load($this->path($nameOrPath))[0];
     }
 
+    /** Changes with every edition of a flora and every review of its lines. */
+    public function stamp(string $nameOrPath): string
+    {
+        return $this->isShipped($nameOrPath) ? $this->edition($nameOrPath)[0] : $this->flora($nameOrPath)->hash;
+    }
+
     /** Why the files of a shipped flora are not the edition in use; empty where they are. */
     public function problem(string $name): string
     {

@@ -7,13 +7,14 @@ namespace App\Library;
 use App\Species\View\TermView;
 use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
+use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Yaml\Yaml;
 
 /** The terms used on the screens, from flora/glossary.yaml. */
 final readonly class Glossary
 {
-    public function __construct(#[Autowire('%kernel.project_dir%/flora/glossary.yaml')] private string $file)
+    public function __construct(#[Autowire('%kernel.project_dir%/flora/glossary.yaml')] private string $file, #[Autowire(service: 'cache.flora')] private CacheItemPoolInterface $cache)
     {
     }
 
@@ -23,6 +24,19 @@ final readonly class Glossary
      * @throws DocumentError if the file is not as it should be
      */
     public function terms(): array
+    {
+        $item = $this->cache->getItem('glossary'.filemtime($this->file).'-'.filesize($this->file));
+        $kept = $item->get();
+        if (!\is_array($kept)) {
+            $this->cache->save($item->set($kept = array_map(static fn (TermView $term): array => [$term->term, $term->definition, $term->drawing], $this->read())));
+        }
+        /** @var list<array{string, string, string}> $kept */
+
+        return array_map(static fn (array $term): TermView => new TermView(...$term), $kept);
+    }
+
+    /** @return list<TermView> */
+    private function read(): array
     {
         $terms = array_map(static function (Node $node): TermView {
             $node->onlyKnows(['term', 'definition', 'drawing']);

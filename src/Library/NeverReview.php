@@ -11,7 +11,7 @@ use Symfony\Component\Uid\Uuid;
 /** One person's reading of one line of what a taxon never shows. Reviews are only ever added; the last word of each person counts. */
 #[ORM\Entity(repositoryClass: NeverReviewRepository::class, readOnly: true)]
 #[ORM\Table(name: 'never_review')]
-#[ORM\Index(columns: ['flora'])]
+#[ORM\Index(name: 'never_review_flora', columns: ['flora'])]
 class NeverReview
 {
     #[ORM\Id]

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace App\Library;
 
 use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\Part;
+use Hylognosis\Flora\Taxon;
 use Hylognosis\Rehearsal\ExaminerKind;
 use Hylognosis\Rehearsal\Outsiders;
 use Hylognosis\Rehearsal\PairBound;
 use Hylognosis\Rehearsal\Passing;
 use Hylognosis\Rehearsal\RightClearance;
+use Psr\Cache\CacheItemPoolInterface;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
@@ -30,7 +33,7 @@ final readonly class RehearsalFile
         'outsiders' => ['played', 'recognised', 'named', 'hoped', 'cleared', 'bound'],
     ];
 
-    public function __construct(#[Autowire('%kernel.project_dir%/flora')] private string $folder, private ClockInterface $clock)
+    public function __construct(#[Autowire('%kernel.project_dir%/flora')] private string $folder, private ClockInterface $clock, #[Autowire(service: 'cache.flora')] private CacheItemPoolInterface $cache)
     {
     }
 
@@ -148,6 +151,34 @@ final readonly class RehearsalFile
 
         /** @var array{made_on: string, seed: int, plays: int, right: list<array<string, scalar|null>>, passing: list<array<string, scalar|null>>, outsiders: list<array<string, scalar|null>>, proven: array<string, int>} $document */
         return $document;
+    }
+
+    /**
+     * What the rehearsal says of one part, a careful examiner looking: the page of a species shows it. The file is large, and read once.
+     *
+     * @return array{made_on: string, right: list<array<string, scalar|null>>, passing: list<array<string, scalar|null>>}|null null where there are no figures for exactly this flora
+     */
+    public function ofPart(Flora $flora, Taxon $taxon, Part $part): ?array
+    {
+        $file = $this->folder.'/'.$flora->name.'/rehearsal.json';
+        $item = $this->cache->getItem('rehearsal-'.hash('xxh128', $file.$flora->knowledge.@filemtime($file).@filesize($file)));
+        $kept = $item->get();
+        if (!\is_array($kept)) {
+            $document = $this->kept($flora);
+            $kept = null === $document ? [] : ['made_on' => $document['made_on'], 'parts' => []];
+            foreach (['right', 'passing'] as $list) {
+                foreach ($document[$list] ?? [] as $row) {
+                    if (ExaminerKind::Careful->value === $row['examiner']) {
+                        $kept['parts'][$row['taxon'].'/'.$row['part']][$list][] = $row;
+                    }
+                }
+            }
+            $this->cache->save($item->set($kept));
+        }
+        /** @var array{}|array{made_on: string, parts: array<string, array{right?: list<array<string, scalar|null>>, passing?: list<array<string, scalar|null>>}>} $kept */
+        $found = $kept['parts'][$taxon->id.'/'.$part->id] ?? null;
+
+        return null === $found ? null : ['made_on' => $kept['made_on'] ?? '', 'right' => $found['right'] ?? [], 'passing' => $found['passing'] ?? []];
     }
 
     /**

@@ -6,9 +6,8 @@ namespace App\Season;
 
 use App\Account\User;
 use App\Clock\SchoolClock;
-use App\Examine\ExaminationPage;
-use App\Examine\ExaminationRecord;
 use App\Examine\ExaminationRepository;
+use App\Examine\Summaries;
 use App\Examine\View\ExaminationSummaryView;
 use App\Harvest\HarvestLog;
 use App\Harvest\HarvestRepository;
@@ -31,12 +30,14 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class TodayController extends ApiController
 {
     private const RECENT = 6;
+    private const WANTED = 12;
+    private const TAKEN = 4;
 
     public function __construct(
         private readonly ExaminationRepository $examinations,
         private readonly HarvestRepository $harvests,
         private readonly SiteRepository $sites,
-        private readonly ExaminationPage $page,
+        private readonly Summaries $summaries,
         private readonly HarvestLog $log,
         private readonly FloraLibrary $library,
         private readonly SchoolClock $clock,
@@ -50,21 +51,16 @@ final class TodayController extends ApiController
         $flora = $this->library->flora($user->flora);
         $today = $this->clock->today();
         $site = $this->sites->findOneBy([], ['name' => 'ASC']);
-        $open = $this->examinations->findBy(['examiner' => $user, 'signedAt' => null], ['createdAt' => 'DESC'], self::RECENT);
-        $signed = array_filter(
-            $this->examinations->findBy([], ['date' => 'DESC', 'createdAt' => 'DESC'], 40),
-            fn (ExaminationRecord $r): bool => $r->isSigned() && !$this->examinations->isLookingBlind($user, $r->specimen),
-        );
-        $summaries = array_values(array_map(fn (ExaminationRecord $r): ExaminationSummaryView => $this->page->summary($r, $user), $signed));
+        $wanted = $user->role->mayDecide() ? $this->summaries->of($this->examinations->wantingSecondFrom($user, self::WANTED), $user) : [];
 
         return $this->json(new TodayView(
             $today->format('Y-m-d'),
             $site->name ?? '',
-            array_map(fn (ExaminationRecord $r): ExaminationSummaryView => $this->page->summary($r, $user), $open),
-            $user->role->mayDecide() ? array_values(array_filter($summaries, static fn (ExaminationSummaryView $s): bool => $s->wantsSecond && !$s->mine)) : [],
-            \array_slice($summaries, 0, self::RECENT),
+            $this->summaries->of($this->examinations->openOf($user, self::RECENT), $user),
+            array_values(array_filter($wanted, static fn (ExaminationSummaryView $s): bool => $s->wantsSecond)),
+            $this->summaries->of($this->examinations->signedFor($user, self::RECENT), $user),
             null === $site ? [] : $this->inWindow($flora, $site, DayOfYear::on($today)),
-            array_map($this->log->view(...), $this->harvests->findBy([], ['takenOn' => 'DESC', 'recordedAt' => 'DESC'], 4)),
+            array_map($this->log->view(...), $this->harvests->newest(self::TAKEN)),
         ));
     }
 

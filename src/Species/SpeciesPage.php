@@ -33,7 +33,6 @@ use Hylognosis\Flora\StatedNever;
 use Hylognosis\Flora\Taxon;
 use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Measure\HardinessZone;
-use Hylognosis\Rehearsal\ExaminerKind;
 use Hylognosis\Season\Phenology;
 
 /** Draws up the notebook page of a species from the flora and from what was harvested of it. */
@@ -129,22 +128,21 @@ final readonly class SpeciesPage
 
     private function rehearsed(Flora $flora, Taxon $taxon, Part $part): ?RehearsedView
     {
-        $document = $this->rehearsals->kept($flora);
-        $mine = static fn (array $row): bool => $row['taxon'] === $taxon->id && $row['part'] === $part->id && ExaminerKind::Careful->value === $row['examiner'];
-        $right = array_values(array_filter($document['right'] ?? [], $mine));
-        if (null === $document || [] === $right) {
+        $figures = $this->rehearsals->ofPart($flora, $taxon, $part);
+        $right = $figures['right'] ?? [];
+        if (null === $figures || [] === $right) {
             return null;
         }
         $share = static fn (array $row): float => RehearsalFile::number($row['cleared']) / RehearsalFile::number($row['played']);
         usort($right, static fn (array $a, array $b): int => $share($b) <=> $share($a));
         $months = array_map(static fn (array $row): int => (int) $row['month'], array_filter($right, static fn (array $row): bool => $row['cleared'] > 0));
         sort($months);
-        $passing = array_values(array_filter($document['passing'], $mine));
+        $passing = $figures['passing'];
         usort($passing, static fn (array $a, array $b): int => RehearsalFile::number($b['bound']) <=> RehearsalFile::number($a['bound']));
         $worst = $passing[0] ?? null;
 
         return new RehearsedView(
-            $document['made_on'], (int) $right[0]['month'], $share($right[0]), null === $right[0]['looks'] ? null : (float) $right[0]['looks'], $months,
+            $figures['made_on'], (int) $right[0]['month'], $share($right[0]), null === $right[0]['looks'] ? null : (float) $right[0]['looks'], $months,
             null === $worst ? null : $flora->taxon((string) $worst['danger'])->commonName(), null === $worst ? null : RehearsalFile::number($worst['bound']),
             null === $worst ? null : RehearsalFile::number($worst['tolerates']), null === $worst ? null : RehearsalFile::number($worst['two_tolerate']),
             [] === array_filter($passing, static fn (array $row): bool => true !== $row['meets_aim']),

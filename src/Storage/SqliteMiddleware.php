@@ -18,6 +18,9 @@ final class SqliteMiddleware implements Middleware
         return new class($driver) extends AbstractDriverMiddleware {
             public function connect(#[\SensitiveParameter] array $params): Connection
             {
+                if ('pdo_sqlite' !== ($params['driver'] ?? '')) {
+                    return parent::connect($params);
+                }
                 if (\PHP_SAPI !== 'cli') { // pages work with the file there is; only the shell makes one, and nobody finds an empty school in place of theirs
                     $params['driverOptions'] = ((array) ($params['driverOptions'] ?? [])) + [\PDO::SQLITE_ATTR_OPEN_FLAGS => \PDO::SQLITE_OPEN_READWRITE];
                 } elseif (\is_string($params['path'] ?? null) && !file_exists($params['path'])) {
@@ -28,6 +31,11 @@ final class SqliteMiddleware implements Middleware
                 // FULL: a decision, a score or a harvest that was acknowledged outlives a power cut. It costs a few milliseconds for each write.
                 foreach (['busy_timeout = 10000', 'journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON'] as $pragma) {
                     $connection->exec('PRAGMA '.$pragma);
+                }
+
+                $pdo = $connection->getNativeConnection();
+                if ($pdo instanceof \PDO) { // SQLite's own knows the letters of English only
+                    $pdo->sqliteCreateFunction('lower', static fn (?string $text): ?string => null === $text ? null : mb_strtolower($text), 1, \PDO::SQLITE_DETERMINISTIC);
                 }
 
                 return new SqliteConnection($connection);

@@ -7,20 +7,26 @@ namespace App\Trees;
 use App\Clock\SchoolClock;
 use App\Storage\Transaction;
 use App\Trees\Input\NewSpecimen;
+use App\Trees\Input\TreeSearch;
 use App\Trees\View\SiteView;
 use App\Trees\View\SpecimenView;
+use App\Trees\View\TreesView;
 use App\Web\ApiController;
 use App\Web\Refused;
 use Doctrine\ORM\EntityManagerInterface;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpKernel\Attribute\MapQueryString;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
 
 #[OA\Tag('trees')]
 final class TreeController extends ApiController
 {
+    private const PAGE = 40;
+
     public function __construct(private readonly SpecimenRepository $specimens, private readonly SiteRepository $sites)
     {
     }
@@ -33,10 +39,22 @@ final class TreeController extends ApiController
     }
 
     #[Route('/api/specimens', methods: ['GET'])]
-    #[OA\Response(response: 200, description: 'The tagged trees.', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: SpecimenView::class))))]
-    public function specimens(): JsonResponse
+    #[OA\Response(response: 200, description: 'A page of the tagged trees.', content: new Model(type: TreesView::class))]
+    #[OA\Response(response: 422, description: 'That is no search.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
+    public function specimens(#[MapQueryString(validationFailedStatusCode: 422)] TreeSearch $search = new TreeSearch()): JsonResponse
     {
-        return $this->json(array_map(SpecimenView::of(...), $this->specimens->findBy([], ['tag' => 'ASC'])));
+        $found = $this->specimens->page($search->q, $search->after, self::PAGE + 1);
+        $trees = \array_slice($found, 0, self::PAGE);
+
+        return $this->json(new TreesView(array_map(SpecimenView::of(...), $trees), $this->specimens->countHolding($search->q), \count($found) > self::PAGE ? $trees[self::PAGE - 1]->tag : null));
+    }
+
+    #[Route('/api/specimens/{id}', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    #[OA\Response(response: 200, description: 'One tree.', content: new Model(type: SpecimenView::class))]
+    #[OA\Response(response: 404, description: 'No such tree.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
+    public function specimen(string $id): JsonResponse
+    {
+        return $this->json(SpecimenView::of($this->specimens->find($id) ?? throw Refused::missing('There is no such tree.')));
     }
 
     #[Route('/api/specimens', methods: ['POST'])]

@@ -27,6 +27,7 @@ final class AccessTest extends ApiTestCase
         'app_season_today_today' => ['people', '/api/today'],
         'app_trees_tree_sites' => ['people', '/api/sites'],
         'app_trees_tree_specimens' => ['people', '/api/specimens'],
+        'app_trees_tree_specimen' => ['people', '/api/specimens/{tree}'],
         'app_trees_tree_tag' => ['people', '/api/specimens', ['tag' => 'Z-01', 'siteId' => '{site}']],
         'app_examine_treehistory_examinations' => ['people', '/api/specimens/{tree}/examinations'],
         'app_examine_examination_begin' => ['people', '/api/examinations', ['specimenId' => '{tree}', 'date' => '2027-06-14']],

@@ -76,7 +76,8 @@ abstract class ApiTestCase extends WebTestCase
 
     protected function tree(string $tag): string
     {
-        foreach ($this->call('GET', '/api/specimens') as $specimen) {
+        $page = $this->call('GET', '/api/specimens?q='.$tag);
+        foreach (\is_array($page['trees'] ?? null) ? $page['trees'] : [] as $specimen) {
             if (\is_array($specimen) && $tag === $specimen['tag'] && \is_string($specimen['id'])) {
                 return $specimen['id'];
             }

@@ -168,7 +168,7 @@ final class ReviewTest extends ApiTestCase
     {
         $this->folder = sys_get_temp_dir().'/hylognosis-'.bin2hex(random_bytes(4));
         $flora = Starter::flora();
-        $file = new RehearsalFile($this->folder, new MockClock('2027-06-14'));
+        $file = new RehearsalFile($this->folder, new MockClock('2027-06-14'), new ArrayAdapter());
         $row = ['taxon' => 'sambucus-nigra', 'part' => 'flower', 'danger' => 'taxus-baccata', 'severity' => 'deadly', 'examiner' => 'careful', 'estimate' => null, 'bound' => 1e-6, 'meets_aim' => true, 'wanting_2' => 1e-5, 'wanting_3' => 1e-6, 'wanting_4' => 1e-6, 'false_5' => 1e-5, 'false_1' => 1e-6, 'tolerates' => 0.1, 'two_tolerate' => 1];
         $kept = function (array $row) use ($file, $flora): ?array {
             (new Filesystem())->dumpFile($this->folder.'/'.$flora->name.'/rehearsal.json', json_encode(['hash' => $flora->knowledge, 'made_on' => '2027-06-14', 'seed' => 1, 'plays' => 10, 'right' => [], 'passing' => [$row], 'outsiders' => []], \JSON_THROW_ON_ERROR));

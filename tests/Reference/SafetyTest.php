@@ -42,7 +42,7 @@ final class SafetyTest extends TestCase
     }
 
     /** How often a dangerous kind meets the list of a wanted part at most, by severity, as the safety case reports it (careful, one person, independent misreadings). */
-    private const WORST = ['A' => ['deadly' => 6e-5, 'serious' => 1.5e-3, 'mild' => 2.5e-3], 'B' => ['deadly' => 4e-5, 'serious' => 3.3e-3, 'mild' => 1.6e-2], 'C' => ['deadly' => 1e-5, 'serious' => 8e-4, 'mild' => 2e-4]];
+    private const WORST = ['A' => ['deadly' => 6e-5, 'serious' => 1.5e-3, 'mild' => 3.2e-3], 'B' => ['deadly' => 4e-5, 'serious' => 3.3e-3, 'mild' => 1.6e-2], 'C' => ['deadly' => 1e-5, 'serious' => 8e-4, 'mild' => 2e-4]];
 
     #[DataProvider('floras')]
     public function testNoDangerousTreeMeetsAListMoreOftenThanTheSafetyCaseSays(string $letter): void

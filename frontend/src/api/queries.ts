@@ -1,4 +1,4 @@
-import { queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { infiniteQueryOptions, keepPreviousData, queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { client, type Examination, type Schemas, unwrap } from "./client";
 
 export const sessionQuery = queryOptions({ queryKey: ["session"], queryFn: () => unwrap(client.GET("/api/session")), staleTime: 60_000 });
@@ -16,7 +16,21 @@ export const florasQuery = queryOptions({
 });
 export const todayQuery = queryOptions({ queryKey: ["today"], queryFn: () => unwrap(client.GET("/api/today")) });
 export const termsQuery = queryOptions({ queryKey: ["terms"], queryFn: () => unwrap(client.GET("/api/terms")), staleTime: Number.POSITIVE_INFINITY });
-export const specimensQuery = queryOptions({ queryKey: ["specimens"], queryFn: () => unwrap(client.GET("/api/specimens")) });
+/** Trees page by page, those in which every word is found. */
+export const treesQuery = (words: string) =>
+  infiniteQueryOptions({
+    queryKey: ["specimens", words],
+    queryFn: ({ pageParam }) => unwrap(client.GET("/api/specimens", { params: { query: { q: words, after: pageParam } } })),
+    initialPageParam: "",
+    getNextPageParam: (page) => page.next,
+    placeholderData: keepPreviousData,
+  });
+export const treeQuery = (id: string) =>
+  queryOptions({
+    queryKey: ["specimen", id],
+    queryFn: () => unwrap(client.GET("/api/specimens/{id}", { params: { path: { id } } })),
+    enabled: id !== "",
+  });
 export const sitesQuery = queryOptions({ queryKey: ["sites"], queryFn: () => unwrap(client.GET("/api/sites")) });
 export const taxonQuery = (id: string, flora?: string) =>
   queryOptions({

@@ -4,269 +4,6 @@
  */
 
 export interface paths {
-    "/api/examinations/{id}/evidence/{for}/{against}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What was seen, weighed for any one taxon against any other. */
-        get: operations["get_app_api_evidence__invoke"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examinations": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["post_app_api_examination_begin"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examinations/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["get_app_api_examination_show"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch: operations["patch_app_api_examination_change"];
-        trace?: never;
-    };
-    "/api/examinations/{id}/scores": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["post_app_api_examination_score"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examinations/{id}/scores/{score}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        /** Takes a mistyped score back; it stays on record and counts for nothing. */
-        delete: operations["delete_app_api_examination_takeback"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examinations/{id}/scores/{score}/restore": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Counts a score again that was taken back. */
-        post: operations["post_app_api_examination_restore"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examinations/{id}/sign": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Closes the scores for good and puts the decision on record. */
-        post: operations["post_app_api_examination_sign"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examinations/{id}/harvests": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["post_app_api_examination_harvest"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/examinations/{id}/reconsider": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** A second examiner takes the conclusion back, saying why; it then counts neither for nor against. */
-        post: operations["post_app_api_examination_reconsider"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/floras": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["get_app_api_flora_floras"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/flora": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["get_app_api_flora_flora"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/terms": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["get_app_api_flora_terms"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/flora/taxa/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["get_app_api_flora_taxon"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/floras/{name}/nevers": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What the dangerous kinds of a flora never show, with who has read it. */
-        get: operations["get_app_api_review_sheet"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/floras/{name}/nevers/{taxon}/{line}/reviews": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Somebody who may decide says what they think of one line. A doubt takes effect with the next look. */
-        post: operations["post_app_api_review_review"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/health": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["get_app_api_session_health"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -274,7 +11,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["get_app_api_session_session"];
+        get: operations["get_app_account_session_session"];
         put?: never;
         post?: never;
         delete?: never;
@@ -308,7 +45,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["put_app_api_session_preferences"];
+        put: operations["put_app_account_session_preferences"];
         post?: never;
         delete?: never;
         options?: never;
@@ -324,8 +61,174 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["put_app_api_session_day"];
+        put: operations["put_app_demo_day_day"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examinations/{id}/evidence/{for}/{against}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was seen, weighed for any one taxon against any other. */
+        get: operations["get_app_examine_evidence__invoke"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examinations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["post_app_examine_examination_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examinations/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_examine_examination_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["patch_app_examine_examination_change"];
+        trace?: never;
+    };
+    "/api/examinations/{id}/scores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["post_app_examine_examination_score"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examinations/{id}/scores/{score}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a mistyped score back; it stays on record and counts for nothing. */
+        delete: operations["delete_app_examine_examination_takeback"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examinations/{id}/scores/{score}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Counts a score again that was taken back. */
+        post: operations["post_app_examine_examination_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examinations/{id}/sign": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Closes the scores for good and puts the decision on record. */
+        post: operations["post_app_examine_examination_sign"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examinations/{id}/reconsider": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A second examiner takes the conclusion back, saying why; it then counts neither for nor against. */
+        post: operations["post_app_examine_examination_reconsider"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/examinations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_examine_treehistory_examinations"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examinations/{id}/harvests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Logs what was taken, under the decision of this moment: the gate is asked anew. */
+        post: operations["post_app_harvest_harvest_take"];
         delete?: never;
         options?: never;
         head?: never;
@@ -339,9 +242,107 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["get_app_api_today_today"];
+        get: operations["get_app_season_today_today"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/floras": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_species_flora_floras"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flora": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_species_flora_flora"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_species_flora_terms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/flora/taxa/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_species_flora_taxon"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/floras/{name}/nevers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the dangerous kinds of a flora never show, with who has read it. */
+        get: operations["get_app_species_review_sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/floras/{name}/nevers/{taxon}/{line}/reviews": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Somebody who may decide says what they think of one line. A doubt takes effect with the next look. */
+        post: operations["post_app_species_review_review"];
         delete?: never;
         options?: never;
         head?: never;
@@ -355,7 +356,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["get_app_api_tree_sites"];
+        get: operations["get_app_trees_tree_sites"];
         put?: never;
         post?: never;
         delete?: never;
@@ -371,23 +372,39 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["get_app_api_tree_specimens"];
+        get: operations["get_app_trees_tree_specimens"];
         put?: never;
-        post: operations["post_app_api_tree_tag"];
+        post: operations["post_app_trees_tree_tag"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/specimens/{id}/examinations": {
+    "/api/specimens/{id}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["get_app_api_tree_examinations"];
+        get: operations["get_app_trees_tree_specimen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_web_health_health"];
         put?: never;
         post?: never;
         delete?: never;
@@ -409,6 +426,18 @@ export interface components {
                 propertyPath: string;
                 title: string;
             }[];
+        };
+        Preferences: {
+            /** @enum {string} */
+            units: "metric" | "imperial";
+            /**
+             * Name of a shipped flora; left out: as it was.
+             * @default null
+             */
+            flora?: string | null;
+        };
+        DemoDay: {
+            day: string;
         };
         /** @enum {string} */
         LifeStage: "sapling" | "young" | "mature" | "old";
@@ -499,6 +528,9 @@ export interface components {
             /** @default false */
             further?: boolean;
         };
+        Reconsideration: {
+            because: string;
+        };
         /** @enum {string} */
         AmountUnit: "g" | "kg" | "oz" | "lb" | "l" | "pt" | "pieces" | "heads";
         NewHarvest: {
@@ -512,9 +544,6 @@ export interface components {
             /** @default  */
             note?: string;
         };
-        Reconsideration: {
-            because: string;
-        };
         /** @enum {string} */
         ReviewVerdict: "agreed" | "doubted";
         NewReview: {
@@ -522,23 +551,37 @@ export interface components {
             /** @default  */
             note?: string;
         };
-        Preferences: {
-            /** @enum {string} */
-            units: "metric" | "imperial";
-            /**
-             * Name of a shipped flora; left out: as it was.
-             * @default null
-             */
-            flora?: string | null;
-        };
-        DemoDay: {
-            day: string;
+        TreeSearch: {
+            /** @default  */
+            q?: string;
+            /** @default  */
+            after?: string;
         };
         NewSpecimen: {
             tag: string;
             siteId: string;
             /** @default  */
             whereabouts?: string;
+        };
+        PersonView: {
+            id: string;
+            name: string;
+            email: string;
+            role: string;
+            units: string;
+            flora: string;
+        };
+        DemoAccountView: {
+            email: string;
+            password: string;
+            name: string;
+            role: string;
+        };
+        SessionView: {
+            user?: components["schemas"]["PersonView"] | null;
+            demo: boolean;
+            today: string;
+            demoAccounts: components["schemas"]["DemoAccountView"][];
         };
         EvidenceView: {
             character: string;
@@ -572,14 +615,6 @@ export interface components {
             tag: string;
             whereabouts: string;
             site: components["schemas"]["SiteView"];
-        };
-        PersonView: {
-            id: string;
-            name: string;
-            email: string;
-            role: string;
-            units: string;
-            flora: string;
         };
         ScoreView: {
             id: string;
@@ -722,6 +757,40 @@ export interface components {
             harvests: components["schemas"]["HarvestView"][];
             decisions: components["schemas"]["DecisionView"][];
             outOfSeason: string[];
+        };
+        ExaminationSummaryView: {
+            id: string;
+            specimen: string;
+            tag: string;
+            site: string;
+            examiner: string;
+            mine: boolean;
+            date: string;
+            signed: boolean;
+            scored: number;
+            claim?: string | null;
+            answer?: string | null;
+            because: string;
+            wantsSecond: boolean;
+            covered: boolean;
+        };
+        InWindowView: {
+            taxon: string;
+            name: string;
+            commonName: string;
+            part: string;
+            partLabel: string;
+            window: string;
+            daysLeft: number;
+        };
+        TodayView: {
+            today: string;
+            place: string;
+            open: components["schemas"]["ExaminationSummaryView"][];
+            waiting: components["schemas"]["ExaminationSummaryView"][];
+            recent: components["schemas"]["ExaminationSummaryView"][];
+            inWindow: components["schemas"]["InWindowView"][];
+            harvests: components["schemas"]["HarvestView"][];
         };
         FloraSummaryView: {
             name: string;
@@ -942,51 +1011,10 @@ export interface components {
             doubted: number;
             taxa: components["schemas"]["ReviewTaxonView"][];
         };
-        DemoAccountView: {
-            email: string;
-            password: string;
-            name: string;
-            role: string;
-        };
-        SessionView: {
-            user?: components["schemas"]["PersonView"] | null;
-            demo: boolean;
-            today: string;
-            demoAccounts: components["schemas"]["DemoAccountView"][];
-        };
-        ExaminationSummaryView: {
-            id: string;
-            specimen: string;
-            tag: string;
-            site: string;
-            examiner: string;
-            mine: boolean;
-            date: string;
-            signed: boolean;
-            scored: number;
-            claim?: string | null;
-            answer?: string | null;
-            because: string;
-            wantsSecond: boolean;
-            covered: boolean;
-        };
-        InWindowView: {
-            taxon: string;
-            name: string;
-            commonName: string;
-            part: string;
-            partLabel: string;
-            window: string;
-            daysLeft: number;
-        };
-        TodayView: {
-            today: string;
-            place: string;
-            open: components["schemas"]["ExaminationSummaryView"][];
-            waiting: components["schemas"]["ExaminationSummaryView"][];
-            recent: components["schemas"]["ExaminationSummaryView"][];
-            inWindow: components["schemas"]["InWindowView"][];
-            harvests: components["schemas"]["HarvestView"][];
+        TreesView: {
+            trees: components["schemas"]["SpecimenView"][];
+            total: number;
+            next?: string | null;
         };
     };
     responses: never;
@@ -997,556 +1025,7 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    get_app_api_evidence__invoke: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                for: string;
-                against: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Each score with its weight; the weights add up to the odds. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ContrastView"];
-                };
-            };
-            /** @description No such examination or taxon. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    post_app_api_examination_begin: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewExamination"];
-            };
-        };
-        responses: {
-            /** @description The examination with everything the engine says of it. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExaminationView"];
-                };
-            };
-            /** @description Something in it cannot be taken; nothing was stored. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    get_app_api_examination_show: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The examination with everything the engine says of it. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExaminationView"];
-                };
-            };
-            /** @description Something in it cannot be taken; nothing was stored. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    patch_app_api_examination_change: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ExaminationChange"];
-            };
-        };
-        responses: {
-            /** @description The examination with everything the engine says of it. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExaminationView"];
-                };
-            };
-            /** @description Something in it cannot be taken; nothing was stored. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    post_app_api_examination_score: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewScore"];
-            };
-        };
-        responses: {
-            /** @description The examination with everything the engine says of it. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExaminationView"];
-                };
-            };
-            /** @description Something in it cannot be taken; nothing was stored. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    delete_app_api_examination_takeback: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                score: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The examination with everything the engine says of it. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExaminationView"];
-                };
-            };
-            /** @description Something in it cannot be taken; nothing was stored. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    post_app_api_examination_restore: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                score: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The examination with everything the engine says of it. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExaminationView"];
-                };
-            };
-            /** @description Something in it cannot be taken; nothing was stored. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    post_app_api_examination_sign: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The examination with everything the engine says of it. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExaminationView"];
-                };
-            };
-            /** @description Something in it cannot be taken; nothing was stored. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    post_app_api_examination_harvest: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewHarvest"];
-            };
-        };
-        responses: {
-            /** @description The examination with everything the engine says of it. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExaminationView"];
-                };
-            };
-            /** @description Something in it cannot be taken; nothing was stored. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    post_app_api_examination_reconsider: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Reconsideration"];
-            };
-        };
-        responses: {
-            /** @description The examination with everything the engine says of it. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ExaminationView"];
-                };
-            };
-            /** @description Something in it cannot be taken; nothing was stored. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    get_app_api_flora_floras: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The floras there are. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FloraSummaryView"][];
-                };
-            };
-        };
-    };
-    get_app_api_flora_flora: {
-        parameters: {
-            query?: {
-                flora?: string | null;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description A flora; without a name the one this person works with. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FloraView"];
-                };
-            };
-            /** @description No such flora. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    get_app_api_flora_terms: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The glossary. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TermView"][];
-                };
-            };
-        };
-    };
-    get_app_api_flora_taxon: {
-        parameters: {
-            query?: {
-                flora?: string | null;
-            };
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The notebook page of a species. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TaxonView"];
-                };
-            };
-            /** @description No such taxon. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    get_app_api_review_sheet: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                name: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The sheet as it stands. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ReviewSheetView"];
-                };
-            };
-            /** @description No such flora or line. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    post_app_api_review_review: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                name: string;
-                taxon: string;
-                line: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewReview"];
-            };
-        };
-        responses: {
-            /** @description The sheet as it stands. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ReviewSheetView"];
-                };
-            };
-            /** @description Not an instructor. */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description No such flora or line. */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A doubt without a word; nothing was stored. */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    get_app_api_session_health: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The application runs. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It cannot do its work. */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    get_app_api_session_session: {
+    get_app_account_session_session: {
         parameters: {
             query?: never;
             header?: never;
@@ -1602,7 +1081,7 @@ export interface operations {
             };
         };
     };
-    put_app_api_session_preferences: {
+    put_app_account_session_preferences: {
         parameters: {
             query?: never;
             header?: never;
@@ -1626,7 +1105,7 @@ export interface operations {
             };
         };
     };
-    put_app_api_session_day: {
+    put_app_demo_day_day: {
         parameters: {
             query?: never;
             header?: never;
@@ -1650,7 +1129,370 @@ export interface operations {
             };
         };
     };
-    get_app_api_today_today: {
+    get_app_examine_evidence__invoke: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                for: string;
+                against: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Each score with its weight; the weights add up to the odds. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContrastView"];
+                };
+            };
+            /** @description No such examination or taxon. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_examine_examination_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewExamination"];
+            };
+        };
+        responses: {
+            /** @description The examination with everything the engine says of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExaminationView"];
+                };
+            };
+            /** @description Something in it cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_examine_examination_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The examination with everything the engine says of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExaminationView"];
+                };
+            };
+            /** @description Something in it cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    patch_app_examine_examination_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExaminationChange"];
+            };
+        };
+        responses: {
+            /** @description The examination with everything the engine says of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExaminationView"];
+                };
+            };
+            /** @description Something in it cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_examine_examination_score: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewScore"];
+            };
+        };
+        responses: {
+            /** @description The examination with everything the engine says of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExaminationView"];
+                };
+            };
+            /** @description Something in it cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_examine_examination_takeback: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                score: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The examination with everything the engine says of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExaminationView"];
+                };
+            };
+            /** @description Something in it cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_examine_examination_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                score: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The examination with everything the engine says of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExaminationView"];
+                };
+            };
+            /** @description Something in it cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_examine_examination_sign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The examination with everything the engine says of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExaminationView"];
+                };
+            };
+            /** @description Something in it cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_examine_examination_reconsider: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Reconsideration"];
+            };
+        };
+        responses: {
+            /** @description The examination with everything the engine says of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExaminationView"];
+                };
+            };
+            /** @description Something in it cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_examine_treehistory_examinations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Examinations of this tree. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExaminationSummaryView"][];
+                };
+            };
+        };
+    };
+    post_app_harvest_harvest_take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewHarvest"];
+            };
+        };
+        responses: {
+            /** @description The examination with what was taken. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExaminationView"];
+                };
+            };
+            /** @description The gate is not open; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something in it cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_season_today_today: {
         parameters: {
             query?: never;
             header?: never;
@@ -1670,7 +1512,197 @@ export interface operations {
             };
         };
     };
-    get_app_api_tree_sites: {
+    get_app_species_flora_floras: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The floras there are. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FloraSummaryView"][];
+                };
+            };
+        };
+    };
+    get_app_species_flora_flora: {
+        parameters: {
+            query?: {
+                flora?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A flora; without a name the one this person works with. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FloraView"];
+                };
+            };
+            /** @description No such flora. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_species_flora_terms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The glossary. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TermView"][];
+                };
+            };
+        };
+    };
+    get_app_species_flora_taxon: {
+        parameters: {
+            query?: {
+                flora?: string | null;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The notebook page of a species. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TaxonView"];
+                };
+            };
+            /** @description No such taxon. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_species_review_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The sheet as it stands. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReviewSheetView"];
+                };
+            };
+            /** @description No such flora or line. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_species_review_review: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+                taxon: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewReview"];
+            };
+        };
+        responses: {
+            /** @description The sheet as it stands. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReviewSheetView"];
+                };
+            };
+            /** @description Not an instructor. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such flora or line. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A doubt without a word; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_trees_tree_sites: {
         parameters: {
             query?: never;
             header?: never;
@@ -1690,27 +1722,39 @@ export interface operations {
             };
         };
     };
-    get_app_api_tree_specimens: {
+    get_app_trees_tree_specimens: {
         parameters: {
-            query?: never;
+            query?: {
+                q?: string;
+                after?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description The tagged trees. */
+            /** @description A page of the tagged trees. */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SpecimenView"][];
+                    "application/json": components["schemas"]["TreesView"];
+                };
+            };
+            /** @description That is no search. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
     };
-    post_app_api_tree_tag: {
+    post_app_trees_tree_tag: {
         parameters: {
             query?: never;
             header?: never;
@@ -1743,7 +1787,7 @@ export interface operations {
             };
         };
     };
-    get_app_api_tree_examinations: {
+    get_app_trees_tree_specimen: {
         parameters: {
             query?: never;
             header?: never;
@@ -1754,13 +1798,49 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Examinations of this tree. */
+            /** @description One tree. */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ExaminationSummaryView"][];
+                    "application/json": components["schemas"]["SpecimenView"];
+                };
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_web_health_health: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The application runs. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It cannot do its work. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

@@ -1,8 +1,8 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { type FormEvent, useState } from "react";
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { type FormEvent, useDeferredValue, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import { client, Problem, type Schemas, unwrap } from "../../api/client";
-import { floraQuery, sitesQuery, specimensQuery, useSession } from "../../api/queries";
+import { floraQuery, sitesQuery, treeQuery, treesQuery, useSession } from "../../api/queries";
 import { Button, Choice, capital, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
 import { FloraChoice } from "../species/flora-choice";
 import { ClaimDialog } from "./claim";
@@ -14,7 +14,6 @@ export default function Begin() {
   const [search] = useSearchParams();
   const second = search.get("second");
   const session = useSession().data;
-  const specimens = useQuery(specimensQuery);
   const flora = useQuery(floraQuery());
   const queries = useQueryClient();
   const navigate = useNavigate();
@@ -51,8 +50,7 @@ export default function Begin() {
       navigate(`/examine/${e.id}`);
     },
   });
-  if (specimens.isPending || flora.isPending) return <Loading what="the trees" />;
-  if (specimens.isError) return <Trouble error={specimens.error} retry={() => void specimens.refetch()} />;
+  if (flora.isPending) return <Loading what="the flora" />;
   if (flora.isError) return <Trouble error={flora.error} retry={() => void flora.refetch()} />;
   const taxon = flora.data.taxa.find((t) => t.id === claim?.taxon);
   const submit = (event: FormEvent) => {
@@ -69,37 +67,13 @@ export default function Begin() {
       </div>
       <form id="begin" onSubmit={submit} className="mt-4 grid gap-8 wide:grid-cols-[1fr_24rem]">
         <div>
-          <fieldset>
-            <legend className="sr-only">Tree</legend>
-            <ul>
-              {specimens.data
-                .filter((s) => !second || s.id === tree)
-                .map((s) => (
-                  <li key={s.id} className="rule-b">
-                    <label className="flex min-h-11 items-center gap-3 px-2 py-1.5 has-checked:bg-sheet has-checked:outline-2 has-checked:outline-ink hover:bg-sheet">
-                      <input
-                        type="radio"
-                        name="tree"
-                        className="size-5 accent-(--ink)"
-                        required
-                        value={s.id}
-                        checked={tree === s.id}
-                        onChange={() => setTree(s.id)}
-                      />
-                      <strong className="w-14">{s.tag}</strong>
-                      <span className="min-w-0">
-                        {s.whereabouts}
-                        <span className="block text-sm text-faded">{s.site.name}</span>
-                      </span>
-                    </label>
-                  </li>
-                ))}
-            </ul>
-          </fieldset>
+          <Trees chosen={tree} only={second !== null} onChoose={setTree} />
           {!second && (
             <NewTree
               onTagged={(s) => {
-                void queries.invalidateQueries({ queryKey: ["specimens"] }).then(() => setTree(s.id));
+                queries.setQueryData(["specimen", s.id], s);
+                setTree(s.id);
+                void queries.invalidateQueries({ queryKey: ["specimens"] });
               }}
             />
           )}
@@ -161,6 +135,66 @@ export default function Begin() {
         }}
       />
     </div>
+  );
+}
+
+/** The chosen tree first, then those that answer to the words, a page at a time. */
+function Trees({ chosen, only, onChoose }: { chosen: string; only: boolean; onChoose: (id: string) => void }) {
+  const [words, setWords] = useState("");
+  const asked = useDeferredValue(words.trim());
+  const found = useInfiniteQuery({ ...treesQuery(asked), enabled: !only });
+  const own = useQuery(treeQuery(chosen));
+  const listed = found.data?.pages.flatMap((page) => page.trees) ?? [];
+  const trees = own.data && !listed.some((t) => t.id === chosen) ? [own.data, ...listed] : listed;
+  const total = found.data?.pages[0]?.total ?? 0;
+  return (
+    <>
+      {!only && (
+        <div className="mb-2 flex flex-wrap items-end gap-3">
+          <div className="min-w-56 flex-1">
+            <Field label="Find a tree by tag, place or words">
+              <input type="search" className={fieldClass} maxLength={100} value={words} onChange={(e) => setWords(e.target.value)} />
+            </Field>
+          </div>
+          <p role="status" className="pb-2 text-sm text-faded">
+            {found.data ? (total === 1 ? "1 tree" : `${total} trees`) : "Fetching the trees …"}
+          </p>
+        </div>
+      )}
+      {found.isError && <Trouble error={found.error} retry={() => void found.refetch()} />}
+      {own.isError && <Trouble error={own.error} retry={() => void own.refetch()} />}
+      <fieldset>
+        <legend className="sr-only">Tree</legend>
+        <ul>
+          {trees.map((s) => (
+            <li key={s.id} className="rule-b">
+              <label className="flex min-h-11 items-center gap-3 px-2 py-1.5 has-checked:bg-sheet has-checked:outline-2 has-checked:outline-ink hover:bg-sheet">
+                <input
+                  type="radio"
+                  name="tree"
+                  className="size-5 accent-(--ink)"
+                  required
+                  value={s.id}
+                  checked={chosen === s.id}
+                  onChange={() => onChoose(s.id)}
+                />
+                <strong className="min-w-14">{s.tag}</strong>
+                <span className="min-w-0">
+                  {s.whereabouts}
+                  <span className="block text-sm text-faded">{s.site.name}</span>
+                </span>
+              </label>
+            </li>
+          ))}
+        </ul>
+      </fieldset>
+      {found.data && total === 0 && <p className="p-2 text-faded">No tree answers to these words.</p>}
+      {found.hasNextPage && (
+        <Button className="mt-2" disabled={found.isFetchingNextPage} onClick={() => void found.fetchNextPage()}>
+          {found.isFetchingNextPage ? "Fetching more …" : "More trees"}
+        </Button>
+      )}
+    </>
   );
 }
 
