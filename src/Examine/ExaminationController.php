@@ -17,6 +17,7 @@ use App\Trees\Specimen;
 use App\Web\ApiController;
 use App\Web\Permission;
 use App\Web\Refused;
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\ScoreAnswer;
@@ -208,7 +209,8 @@ final class ExaminationController extends ApiController
     private function write(User $user, string $id, callable $work, bool $signedToo = false): JsonResponse
     {
         $written = $this->transaction->run(function (EntityManagerInterface $entities) use ($id, $work, $signedToo): ExaminationRecord {
-            $record = $this->find($id);
+            // Locked where the database lets several write at once: a score does not slip in beside a signature.
+            $record = $this->examinations->find($id, LockMode::PESSIMISTIC_WRITE) ?? throw Refused::missing('There is no such examination.');
             $this->permission->need(ExaminationVoter::CHANGE, $record);
             if ($record->isSigned() && !$signedToo) {
                 throw Refused::conflict('This examination is signed and cannot be changed. Begin a new one.');

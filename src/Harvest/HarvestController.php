@@ -17,6 +17,7 @@ use App\Storage\Transaction;
 use App\Web\ApiController;
 use App\Web\Permission;
 use App\Web\Refused;
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Measure\Units;
 use Hylognosis\Wording\English;
@@ -39,7 +40,7 @@ final class HarvestController extends ApiController
     public function take(#[CurrentUser] User $user, string $id, #[MapRequestPayload] NewHarvest $input, ExaminationRepository $examinations, StoredExaminations $stored, ExaminationPage $page, Transaction $transaction, Permission $permission, SchoolClock $clock): JsonResponse
     {
         $record = $transaction->run(static function (EntityManagerInterface $entities) use ($user, $id, $input, $examinations, $stored, $permission, $clock): ExaminationRecord {
-            $record = $examinations->find($id) ?? throw Refused::missing('There is no such examination.');
+            $record = $examinations->find($id, LockMode::PESSIMISTIC_WRITE) ?? throw Refused::missing('There is no such examination.');
             $permission->need(HarvestVoter::TAKE, $record);
             if (!$record->isSigned()) {
                 throw Refused::conflict('Sign the examination first.');

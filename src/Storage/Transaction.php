@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Storage;
 
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 
 /** Every write is one transaction: all of it, or nothing. */
@@ -19,9 +20,15 @@ final readonly class Transaction
      * @param callable(EntityManagerInterface): T $work
      *
      * @return T
+     *
+     * @throws StoredMeanwhile if somebody else stored the same at the same moment: SQLite lets one write at a time, other databases do not
      */
     public function run(callable $work): mixed
     {
-        return $this->entities->wrapInTransaction($work);
+        try {
+            return $this->entities->wrapInTransaction($work);
+        } catch (UniqueConstraintViolationException $e) {
+            throw new StoredMeanwhile($e);
+        }
     }
 }

@@ -10,10 +10,16 @@ use App\Account\User;
 use App\Account\UserRepository;
 use App\Library\FloraLibrary;
 use App\Storage\SqliteMiddleware;
+use App\Storage\StoredMeanwhile;
+use App\Storage\Transaction;
+use App\Trees\Site;
+use App\Trees\Specimen;
 use App\Web\Health;
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Platforms\SQLitePlatform;
 use Doctrine\Migrations\DependencyFactory;
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\Tools\SchemaValidator;
 use Hylognosis\Examination\ExaminerRole;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Psr\Cache\CacheItemPoolInterface;
@@ -82,7 +88,7 @@ final class HardeningTest extends ApiTestCase
         for ($i = 0; $i < 249; ++$i) {
             $row = $database->fetchAssociative('SELECT * FROM score WHERE examination_id = ? LIMIT 1', [$id]);
             self::assertIsArray($row);
-            $database->insert('score', ['id' => \sprintf('01900000-0000-7000-8000-%012d', $i)] + $row);
+            $database->insert('score', ['id' => \sprintf('01900000-0000-7000-8000-%012d', $i)] + $row, ['one_of' => 'boolean', 'further' => 'boolean']);
         }
         self::getContainer()->get(EntityManagerInterface::class)->clear();
         self::assertProblem(409, 'So many scores', $this->call('POST', $address.'/scores', ['character' => 'leaf.margin', 'states' => ['smooth']]));
@@ -188,7 +194,28 @@ final class HardeningTest extends ApiTestCase
 
     public function testACommitOutlivesAPowerCut(): void
     {
-        self::assertEquals(2, self::getContainer()->get(Connection::class)->fetchOne('PRAGMA synchronous'), 'FULL, set by '.SqliteMiddleware::class);
+        $database = self::getContainer()->get(Connection::class);
+        $database->getDatabasePlatform() instanceof SQLitePlatform
+            ? self::assertEquals(2, $database->fetchOne('PRAGMA synchronous'), 'FULL, set by '.SqliteMiddleware::class)
+            : self::assertSame('on', $database->fetchOne('SHOW synchronous_commit'));
+    }
+
+    public function testTheDatabaseIsWhatTheMappingSays(): void
+    {
+        self::assertSame([], array_diff((new SchemaValidator(self::getContainer()->get(EntityManagerInterface::class)))->getUpdateSchemaList(), ['DROP TABLE doctrine_migration_versions']));
+    }
+
+    /** On a database that lets several write at once, the one who comes second is told so. */
+    public function testTheSameStoredTwiceInOneMomentIsToldAndNotBroken(): void
+    {
+        $this->expectException(StoredMeanwhile::class);
+        self::getContainer()->get(Transaction::class)->run(static function (EntityManagerInterface $entities): void {
+            $site = $entities->getRepository(Site::class)->findOneBy([]);
+            self::assertNotNull($site);
+            foreach ([1, 2] as $_) {
+                $entities->persist(new Specimen('Z-99', $site, '', new \DateTimeImmutable('2027-06-14')));
+            }
+        });
     }
 
     public function testHealthSaysWhatIsWrong(): void
