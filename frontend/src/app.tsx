@@ -13,6 +13,7 @@ const Examine = lazy(() => import("./views/examine/examine"));
 const SpeciesIndex = lazy(() => import("./views/species/index"));
 const ReviewPage = lazy(() => import("./views/species/review"));
 const Terms = lazy(() => import("./views/terms/terms"));
+const Running = lazy(() => import("./views/running/running"));
 const SpeciesPage = lazy(() => import("./views/species/page"));
 
 const PLACES = [
@@ -73,6 +74,7 @@ export function App() {
             <Route path="/species/:id" element={<SpeciesPage />} />
             <Route path="/review/:flora" element={<ReviewPage />} />
             <Route path="/terms" element={<Terms />} />
+            <Route path="/running" element={<Running />} />
             <Route path="*" element={<Navigate to="/" replace />} />
           </Routes>
         </Suspense>
@@ -147,6 +149,13 @@ function Person(p: { name: string; role: string; units: string; today: string; d
                 onChange={(e) => e.target.value && act(() => unwrap(client.PUT("/api/demo/day", { body: { day: e.target.value } })))}
               />
             </Field>
+          )}
+          {p.role === "instructor" && (
+            <p>
+              <Link to="/running" className="inline-flex min-h-11 items-center underline underline-offset-4" onClick={() => setOpen(false)}>
+                How the server runs
+              </Link>
+            </p>
           )}
           <Button
             onClick={() =>

@@ -50,7 +50,7 @@ final class ApiProblemListener
             [] !== $violations => implode(' ', array_map(static fn (array $v): string => $v['propertyPath'].': '.$v['title'], $violations)),
             $error instanceof NotFoundHttpException => 'There is nothing at this address.',
             $status < 500 => $error->getMessage(),
-            default => 'Something went wrong on our side. Nothing was stored. Try again; if it stays so, tell whoever runs this.',
+            default => \sprintf('Something went wrong on our side. Nothing was stored. Try again; if it stays so, tell whoever runs this, with the number %s.', RequestNumber::of($event->getRequest())),
         };
         $event->setResponse(self::problem($status, $detail, $violations, $error instanceof HttpExceptionInterface ? $error->getHeaders() : []));
         if ($status < 500) {

@@ -16,7 +16,8 @@ final class AccessTest extends ApiTestCase
     private const WHO = [
         'openapi' => ['everybody', '/api/openapi.json'],
         'shell' => ['everybody', '/examine'],
-        'app_web_health_health' => ['everybody', '/api/health'],
+        'app_running_health_health' => ['everybody', '/api/health'],
+        'app_running_running_running' => ['instructors', '/api/running'],
         'app_account_session_session' => ['everybody', '/api/session'],
         'app_species_flora_floras' => ['people', '/api/floras'],
         'app_species_flora_flora' => ['people', '/api/flora'],

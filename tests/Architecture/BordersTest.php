@@ -34,14 +34,15 @@ final class BordersTest
         'Library' => ['Storage'],
         'Web' => ['Library', 'Storage'],
         'Account' => ['Clock', 'Library', 'Storage', 'Web'],
+        'Running' => ['Account', 'Clock', 'Library', 'Storage', 'Web'],
         'Trees' => ['Account', 'Clock', 'Library', 'Storage', 'Web'],
         'Examine' => ['Account', 'Clock', 'Library', 'Storage', 'Trees', 'Web'],
         'Harvest' => ['Account', 'Clock', 'Examine', 'Library', 'Storage', 'Trees', 'Web'],
         'Season' => ['Account', 'Clock', 'Examine', 'Harvest', 'Library', 'Storage', 'Trees', 'Web'],
         'Hazards' => ['Library'],
         'Species' => ['Account', 'Clock', 'Harvest', 'Library', 'Storage', 'Web'],
-        'Demo' => ['Account', 'Clock', 'Examine', 'Harvest', 'Library', 'Season', 'Species', 'Storage', 'Trees', 'Web'],
-        'Command' => ['Account', 'Clock', 'Demo', 'Examine', 'Harvest', 'Library', 'Season', 'Species', 'Storage', 'Trees', 'Web'],
+        'Demo' => ['Account', 'Clock', 'Examine', 'Harvest', 'Library', 'Running', 'Season', 'Species', 'Storage', 'Trees', 'Web'],
+        'Command' => ['Account', 'Clock', 'Demo', 'Examine', 'Harvest', 'Library', 'Running', 'Season', 'Species', 'Storage', 'Trees', 'Web'],
     ];
 
     #[TestRule]

@@ -224,7 +224,7 @@ final class ExamineTest extends BrowserTestCase
                 }
             }
             $this->click(WebDriverBy::xpath('//*[@data-character="'.$character.'"]//button[normalize-space(.)="Record"]'));
-            $this->browser->wait(10)->until(fn (): bool => \is_array($this->browser->executeScript('return (document.querySelector("[role=status].fixed")?.textContent ?? "").startsWith("Recorded") ? [1] : null')));
+            $this->browser->wait(10, 40)->until(fn (): bool => \is_array($this->browser->executeScript('return (document.querySelector("[role=status].fixed")?.textContent ?? "").startsWith("Recorded") ? [1] : null')));
             $this->click(WebDriverBy::cssSelector('[aria-label="Dismiss"]'));
             $this->station($organ);
         }

@@ -186,7 +186,7 @@ final class PlugPulledTest extends TestCase
     private static function id(ResponseInterface $response): string
     {
         $answer = $response->toArray();
-        $first = \is_array($answer['trees'] ?? null) ? $answer['trees'][0] ?? null : null;
+        $first = \is_array($answer['trees'] ?? null) ? $answer['trees'][0] ?? null : $answer[0] ?? null;
         $id = $answer['id'] ?? (\is_array($first) ? $first['id'] ?? null : null);
         self::assertIsString($id);
 

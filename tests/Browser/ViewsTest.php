@@ -21,27 +21,31 @@ final class ViewsTest extends BrowserTestCase
         $this->waitForText(WebDriverBy::cssSelector('[role=alert]'), 'Invalid credentials');
     }
 
-    /** @return iterable<string, array{string, string, string}> */
+    /** @return iterable<string, array{string, string}> */
     public static function views(): iterable
     {
-        foreach (['day', 'dusk'] as $light) {
-            yield "Today by $light" => ['/', 'Signed lately', $light];
-            yield "Begin by $light" => ['/examine', 'Which tree?', $light];
-            yield "Terms by $light" => ['/terms', 'Glossary', $light];
-            yield "Species by $light" => ['/species', 'Central European hill country', $light];
-            yield "A species by $light" => ['/species/taxus-baccata', 'What harms', $light];
-            yield "What they never show by $light" => ['/review/central-european-hills', 'Strike out any', $light];
-        }
+        yield 'Today' => ['/', 'Signed lately'];
+        yield 'Begin' => ['/examine', 'Which tree?'];
+        yield 'Terms' => ['/terms', 'Glossary'];
+        yield 'Species' => ['/species', 'Central European hill country'];
+        yield 'A species' => ['/species/taxus-baccata', 'What harms'];
+        yield 'What they never show' => ['/review/central-european-hills', 'Strike out any'];
+        yield 'How the server runs' => ['/running', 'Free where it lies'];
     }
 
     #[DataProvider('views')]
-    public function testEveryViewIsReadableByAll(string $path, string $text, string $light): void
+    public function testEveryViewIsReadableByAll(string $path, string $text): void
     {
-        $this->signIn('Ida Lenz');
-        $this->browser->executeScript('localStorage.setItem("theme", arguments[0])', [$light]);
+        $this->signIn('Marta Ellinger');
         $this->browser->get(Servers::app().$path);
         $this->waitForText(WebDriverBy::cssSelector('main'), $text);
-        self::assertSame([], $this->axe());
+        foreach ($this->browser->findElements(WebDriverBy::xpath('//main//label[normalize-space(.)="Find"]/input')) as $field) {
+            $field->sendKeys('ba'); // a part of a long list is as good as the whole, and looked through in a tenth of the time
+        }
+        foreach (['day', 'dusk'] as $light) {
+            $this->browser->executeScript('document.documentElement.dataset.theme = arguments[0]', [$light]);
+            self::assertSame([], $this->axe(), $light);
+        }
         self::assertSame([], $this->consoleErrors());
     }
 
@@ -88,7 +92,7 @@ final class ViewsTest extends BrowserTestCase
         $this->browser->get(Servers::app().'/review/central-european-hills');
         $this->see(WebDriverBy::cssSelector('[data-review="taxus-baccata"]'));
         self::assertEmpty($this->browser->findElements(WebDriverBy::xpath('//button[normalize-space(.)="I doubt it"]')));
-        $this->browser->manage()->deleteAllCookies();
+        $this->forget();
         $this->signIn('Marta Ellinger');
         $this->browser->get(Servers::app().'/review/central-european-hills');
         $line = '[data-review="taxus-baccata"] [data-line="strap"]';

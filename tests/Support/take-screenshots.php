@@ -33,7 +33,7 @@ $shot = static function (string $name) use ($browser): void {
     $browser->takeScreenshot(dirname(__DIR__, 2).'/docs/screenshots/'.$name.'.png');
 };
 $examination = static function (string $tag, string $answer) use ($js): string {
-    $id = $js('return fetch("/api/specimens").then(r => r.json()).then(t => t.find(e => e.tag === arguments[0]).id).then(i => fetch(`/api/specimens/${i}/examinations`)).then(r => r.json()).then(l => l.find(e => e.answer === arguments[1]).id)', $tag, $answer);
+    $id = $js('return fetch(`/api/specimens?q=${arguments[0]}`).then(r => r.json()).then(p => p.trees.find(e => e.tag === arguments[0]).id).then(i => fetch(`/api/specimens/${i}/examinations`)).then(r => r.json()).then(l => l.find(e => e.answer === arguments[1]).id)', $tag, $answer);
 
     return is_string($id) ? $id : throw new RuntimeException('No such examination in the demo.');
 };

@@ -51,6 +51,15 @@ export const neversQuery = (flora: string) =>
     queryFn: () => unwrap(client.GET("/api/floras/{name}/nevers", { params: { path: { name: flora } } })),
   });
 
+/** How the server does, over the last days. */
+export const runningQuery = (days: number) =>
+  queryOptions({
+    queryKey: ["running", days],
+    queryFn: () => unwrap(client.GET("/api/running", { params: { query: { days } } })),
+    placeholderData: keepPreviousData,
+    refetchInterval: 30_000,
+  });
+
 export const contrastQuery = (id: string, one: string, other: string) =>
   queryOptions({
     queryKey: ["examination", id, "evidence", one, other],

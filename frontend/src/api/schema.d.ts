@@ -235,6 +235,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_running_health_health"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/running": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the server does: requests, times, failures, the size of the database, what is kept ready. For those who may decide. */
+        get: operations["get_app_running_running_running"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/today": {
         parameters: {
             query?: never;
@@ -389,22 +422,6 @@ export interface paths {
             cookie?: never;
         };
         get: operations["get_app_trees_tree_specimen"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/health": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["get_app_web_health_health"];
         put?: never;
         post?: never;
         delete?: never;
@@ -773,6 +790,67 @@ export interface components {
             because: string;
             wantsSecond: boolean;
             covered: boolean;
+        };
+        FiguresView: {
+            /** The day, or the name of the route. */
+            of: string;
+            requests: number;
+            refused: number;
+            failed: number;
+            medianMilliseconds: number;
+            p95Milliseconds: number;
+            longestMilliseconds: number;
+        };
+        FaultView: {
+            at: string;
+            number: string;
+            route: string;
+            what: string;
+        };
+        DatabaseView: {
+            /** "SQLite" or "PostgreSQL". */
+            kind: string;
+            bytes: number;
+            /** Free where it lies, for a file; null for a server of its own. */
+            freeBytes?: number | null;
+        };
+        CountView: {
+            table: string;
+            rows: number;
+        };
+        EditionView: {
+            name: string;
+            title: string;
+            edition: string;
+            hash: string;
+        };
+        StoreView: {
+            name: string;
+            files: number;
+            bytes: number;
+        };
+        OpcodesView: {
+            usedBytes: number;
+            freeBytes: number;
+            /** Given up by what was compiled anew; the cache starts afresh when there is too much of it. */
+            wastedBytes: number;
+            files: number;
+            /** Nothing more is taken in: raise opcache.memory_consumption. */
+            full: boolean;
+            /** How often it started afresh for want of room. */
+            restarts: number;
+        };
+        RunningView: {
+            troubles: string[];
+            daysShown: number;
+            days: components["schemas"]["FiguresView"][];
+            addresses: components["schemas"]["FiguresView"][];
+            faults: components["schemas"]["FaultView"][];
+            database: components["schemas"]["DatabaseView"];
+            holds: components["schemas"]["CountView"][];
+            floras: components["schemas"]["EditionView"][];
+            stores: components["schemas"]["StoreView"][];
+            opcodes?: components["schemas"]["OpcodesView"] | null;
         };
         InWindowView: {
             taxon: string;
@@ -1492,6 +1570,64 @@ export interface operations {
             };
         };
     };
+    get_app_running_health_health: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The application runs. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It cannot do its work. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_running_running_running: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As it stands now. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunningView"];
+                };
+            };
+            /** @description Not an instructor. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_app_season_today_today: {
         parameters: {
             query?: never;
@@ -1809,33 +1945,6 @@ export interface operations {
             };
             /** @description No such tree. */
             404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    get_app_web_health_health: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The application runs. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description It cannot do its work. */
-            503: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -109,7 +109,7 @@ export default function Begin() {
                 </Button>
               </div>
               <label className="flex min-h-11 items-center gap-3">
-                <input type="checkbox" className="size-5 accent-(--ink)" checked={blind} onChange={(e) => setBlind(e.target.checked)} />
+                <input type="checkbox" className="size-5 shrink-0 accent-(--ink)" checked={blind} onChange={(e) => setBlind(e.target.checked)} />
                 Keep the names covered while I look
               </label>
             </>
@@ -178,7 +178,7 @@ function Trees({ chosen, only, onChoose }: { chosen: string; only: boolean; onCh
                   checked={chosen === s.id}
                   onChange={() => onChoose(s.id)}
                 />
-                <strong className="min-w-14">{s.tag}</strong>
+                <strong className="min-w-14 shrink-0">{s.tag}</strong>
                 <span className="min-w-0">
                   {s.whereabouts}
                   <span className="block text-sm text-faded">{s.site.name}</span>

@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Web;
+namespace App\Running;
 
 use App\Library\FloraLibrary;
 use App\Library\FloraRefused;
+use App\Storage\DatabaseSize;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Exception as DatabaseTrouble;
 use Doctrine\Migrations\DependencyFactory;
@@ -18,6 +19,7 @@ final readonly class Health
     public function __construct(
         private Connection $database,
         #[Autowire(service: 'doctrine.migrations.dependency_factory')] private DependencyFactory $migrations,
+        private DatabaseSize $size,
         private FloraLibrary $library,
         private LoggerInterface $log,
         /** Bytes that must be free where the database lies. A day of a school writes a few hundred thousand. */
@@ -42,9 +44,9 @@ final readonly class Health
             // the lock alone tells whether it can be written; nothing is
             $this->database->beginTransaction();
             $this->database->rollBack();
-            $free = disk_free_space(\dirname($this->database->getParams()['path'] ?? '.'));
-            if (false !== $free && $free < $this->free) {
-                return [\sprintf('The disk with the database is nearly full: %d MB are free.', intdiv((int) $free, 1_000_000))];
+            $free = $this->size->free();
+            if (null !== $free && $free < $this->free) {
+                return [\sprintf('The disk with the database is nearly full: %d MB are free.', intdiv($free, 1_000_000))];
             }
         } catch (DatabaseTrouble $trouble) {
             $this->log->error('The database cannot be used.', ['exception' => $trouble]);

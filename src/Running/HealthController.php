@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Web;
+namespace App\Running;
 
+use App\Web\ApiController;
+use App\Web\ApiProblemListener;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
