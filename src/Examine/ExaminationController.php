@@ -208,6 +208,10 @@ final class ExaminationController extends ApiController
      */
     private function write(User $user, string $id, callable $work, bool $signedToo = false): JsonResponse
     {
+        $flora = $this->examinations->floraOf($id);
+        if ('' !== $flora) {
+            $this->library->flora($flora); // read before, not while others wait for the lock
+        }
         $written = $this->transaction->run(function (EntityManagerInterface $entities) use ($id, $work, $signedToo): ExaminationRecord {
             // Locked where the database lets several write at once: a score does not slip in beside a signature.
             $record = $this->examinations->find($id, LockMode::PESSIMISTIC_WRITE) ?? throw Refused::missing('There is no such examination.');

@@ -22,7 +22,7 @@ final readonly class ExaminationReading
     /** @throws Refused if there is no such examination, or this person may not read it now */
     public function read(User $user, string $id): ExaminationRecord
     {
-        $record = $this->examinations->find($id) ?? throw Refused::missing('There is no such examination.');
+        $record = $this->examinations->whole($id) ?? throw Refused::missing('There is no such examination.');
         if ($record->examiner === $user) {
             return $record;
         }

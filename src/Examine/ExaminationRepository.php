@@ -20,6 +20,20 @@ final class ExaminationRepository extends ServiceEntityRepository
         parent::__construct($registry, ExaminationRecord::class);
     }
 
+    /** One with all that is shown of it, read at once. */
+    public function whole(string $id): ?ExaminationRecord
+    {
+        return self::records($this->told()->leftJoin('e.scores', 'score')->addSelect('score')->where('e.id = :id')->setParameter('id', $id)->addOrderBy('score.recordedAt')->addOrderBy('score.id'))[0] ?? null;
+    }
+
+    /** Name of the flora somebody works with in it, '' where there is no such examination. */
+    public function floraOf(string $id): string
+    {
+        $found = $this->createQueryBuilder('e')->select('e.flora')->where('e.id = :id')->setParameter('id', $id)->getQuery()->getOneOrNullResult();
+
+        return \is_array($found) ? self::text($found['flora']) : '';
+    }
+
     /** @return list<ExaminationRecord> newest first, not more than a page shows */
     public function ofSpecimen(Specimen $specimen, User $viewer): array
     {
