@@ -16,6 +16,7 @@ use App\Storage\StoredMeanwhile;
 use App\Storage\Transaction;
 use App\Trees\Site;
 use App\Trees\Specimen;
+use App\Web\SecurityHeadersListener;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Platforms\SQLitePlatform;
 use Doctrine\Migrations\DependencyFactory;
@@ -233,5 +234,14 @@ final class HardeningTest extends ApiTestCase
     private static function bootedKernel(): \Symfony\Component\HttpKernel\KernelInterface
     {
         return self::$kernel ?? self::bootKernel();
+    }
+
+    public function testNginxSendsWithFilesWhatTheApplicationSendsWithAnswers(): void
+    {
+        preg_match_all('/^add_header (\S+) "(.*)" always;$/m', (string) file_get_contents(\dirname(__DIR__, 2).'/deploy/headers.conf'), $lines);
+        $this->client->request('GET', 'https://localhost/');
+        $sent = array_map(fn (string $name): ?string => $this->client->getResponse()->headers->get($name), $lines[1]);
+        self::assertSame($lines[2], $sent);
+        self::assertEqualsCanonicalizing([...array_keys(SecurityHeadersListener::HEADERS), 'Strict-Transport-Security'], $lines[1]);
     }
 }
