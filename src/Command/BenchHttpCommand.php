@@ -63,7 +63,7 @@ final class BenchHttpCommand extends Command
             return Command::SUCCESS;
         }
         $database = $this->root.'/var/bench.db';
-        $settings = ['APP_ENV' => 'prod', 'APP_DEBUG' => '0', 'APP_DEMO' => '1', 'APP_SECRET' => 'bench', 'DATABASE_URL' => 'sqlite:///'.$database, 'PHP_CLI_SERVER_WORKERS' => (string) $number('workers')];
+        $settings = ['APP_ENV' => 'prod', 'APP_DEBUG' => '0', 'APP_DEMO' => '1', 'APP_SECRET' => 'bench', 'DATABASE_URL' => 'sqlite:///'.$database, 'APP_FIGURES' => $database.'-figures', 'PHP_CLI_SERVER_WORKERS' => (string) $number('workers')];
         if (true !== $input->getOption('keep') || !is_file($database)) {
             (new Filesystem())->remove([$database, $database.'-wal', $database.'-shm']);
             foreach ([['doctrine:migrations:migrate', '--no-interaction', '--quiet'], ['hylognosis:demo', '--quiet'], ['hylognosis:bench:http', '--fill', '--trees='.$number('trees'), '--examinations='.$number('examinations')]] as $command) {

@@ -22,7 +22,7 @@ final class RequestCounts
 
     private ?\PDO $file = null;
 
-    public function __construct(#[Autowire('%kernel.project_dir%/var/running_%kernel.environment%.db')] private readonly string $path)
+    public function __construct(#[Autowire('%env(resolve:APP_FIGURES)%')] private readonly string $path)
     {
     }
 

@@ -239,7 +239,7 @@ final class HardeningTest extends ApiTestCase
     public function testNginxSendsWithFilesWhatTheApplicationSendsWithAnswers(): void
     {
         preg_match_all('/^add_header (\S+) "(.*)" always;$/m', (string) file_get_contents(\dirname(__DIR__, 2).'/deploy/headers.conf'), $lines);
-        $this->client->request('GET', 'https://localhost/');
+        $this->client->request('GET', 'https://localhost/api/session');
         $sent = array_map(fn (string $name): ?string => $this->client->getResponse()->headers->get($name), $lines[1]);
         self::assertSame($lines[2], $sent);
         self::assertEqualsCanonicalizing([...array_keys(SecurityHeadersListener::HEADERS), 'Strict-Transport-Security'], $lines[1]);

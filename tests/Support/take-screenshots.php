@@ -57,6 +57,8 @@ try {
     $press('Marta Ellinger');
     usleep(1_500_000);
     $shot('today');
+    $go('/running');
+    $shot('running');
     $go('/species');
     $shot('species-index');
     $go('/species/prunus-avium');

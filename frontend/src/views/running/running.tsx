@@ -98,10 +98,17 @@ export default function RunningPage() {
 
 const STORES: Record<string, string> = { app: "Examinations summed up", system: "Floras made ready" };
 
+const NAMED: Record<string, string> = {
+  shell: "the page itself",
+  api_login: "signing in",
+  api_logout: "signing out",
+  openapi: "the description of the API",
+};
+
 /** "app_trees_tree_specimens" → "trees: specimens". */
 const addressWords = (route: string): string => {
   const [app, room, ...rest] = route.split("_");
-  return app === "app" && room ? `${room}: ${rest.slice(1).filter(Boolean).join(" ") || "page"}` : route;
+  return app === "app" && room ? `${room}: ${rest.slice(1).filter(Boolean).join(" ") || "page"}` : (NAMED[route] ?? route);
 };
 
 const size = (bytes: number): string =>
