@@ -15,12 +15,14 @@ use Hylognosis\Examination\ExaminerRole;
 use Hylognosis\Examination\Look;
 use Hylognosis\Examination\Observation;
 use Hylognosis\Examination\ScoreAnswer;
+use Hylognosis\Examination\UnusableScore;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\FloraReader;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\Position;
 use Hylognosis\Flora\UnknownEntry;
+use Hylognosis\Measure\UnknownUnit;
 
 /** Reads an examination document (docs/formats/examination.md) against a flora. */
 final readonly class InquiryReader
@@ -70,20 +72,23 @@ final readonly class InquiryReader
                 } else {
                     $observations[] = $this->observation($flora, $item, $answer);
                 }
-            } catch (UnknownEntry|\InvalidArgumentException $e) {
+            } catch (UnknownEntry|UnknownUnit $e) {
                 throw DocumentError::at($item->path, $e->getMessage());
+            } catch (UnusableScore $e) {
+                throw DocumentError::at($item->path.'.'.$e->field, $e->getMessage());
             }
         }
         try {
             return Examination::of($date, $stage, $node->word('examiner', ExaminerRole::class), $observations, $couldNotLook);
-        } catch (\InvalidArgumentException $e) {
+        } catch (UnusableScore $e) {
             throw DocumentError::at($node->path, $e->getMessage());
         }
     }
 
     /**
      * @throws UnknownEntry
-     * @throws \InvalidArgumentException
+     * @throws UnknownUnit
+     * @throws UnusableScore
      */
     private function observation(Flora $flora, Node $item, ScoreAnswer $answer): Observation
     {
@@ -92,29 +97,11 @@ final readonly class InquiryReader
         $position = $item->has('position') ? $item->word('position', Position::class) : null;
         $where = $item->has('where') ? $item->word('where', Whereabouts::class) : Whereabouts::Tree;
         $look = new Look($item->flag('further', false), $item->has('at') ? $this->moment($item->child('at')) : null, $item->flag('taken_back', false));
-        if ($item->has('numbers') && $item->has('states')) {
-            throw DocumentError::at($item->path, 'holds states and numbers; a character takes one or the other.');
-        }
-        if (ScoreAnswer::Seen !== $answer) {
-            if ($item->has('numbers') || $item->has('states')) {
-                throw DocumentError::at($item->path.'.answer', \sprintf('is "%s", and yet values are given.', $answer->value));
-            }
+        $unit = $item->has('unit') ? $item->text('unit') : null;
+        $numbers = $item->has('numbers') ? array_map(static fn (Node $number): float => $character->inOwnUnit($number->asNumber(0, Observation::LARGEST_NUMBER), $unit), $item->child('numbers')->items()) : [];
+        $states = $item->has('states') ? $item->texts('states') : [];
 
-            return ScoreAnswer::DoesNotApply === $answer
-                ? Observation::notApplicable($character, $certainty, $look)
-                : Observation::ofStates($character, [($character->absence() ?? throw new \InvalidArgumentException(\sprintf('"%s" has no state for "looked, and nothing there".', $character->id)))->id], $certainty, $this->samples($item), $where, $position, look: $look);
-        }
-        if ($item->has('numbers')) {
-            $unit = $item->has('unit') ? $item->text('unit') : null;
-            $numbers = array_map(static fn (Node $number): float => $character->inOwnUnit($number->asNumber(0, Observation::LARGEST_NUMBER), $unit), $item->child('numbers')->items());
-
-            return [] !== $numbers ? Observation::ofNumbers($character, $numbers, $certainty, $where, $position, $look) : throw DocumentError::at($item->path.'.numbers', 'must hold at least one number.');
-        }
-        $states = $item->texts('states');
-
-        return [] !== $states
-            ? Observation::ofStates($character, $states, $certainty, $this->samples($item), $where, $position, $item->flag('either', false), $look)
-            : throw DocumentError::at($item->path.'.states', 'must hold at least one state, or give numbers instead.');
+        return Observation::of($character, $answer, $states, $numbers, $certainty, $this->samples($item), $where, $position, $item->flag('either', false), $look);
     }
 
     private function samples(Node $item): int

@@ -32,7 +32,7 @@ final readonly class Examination
      * @param list<Observation> $observations in any order; several of one character are repeats
      * @param list<string>      $couldNotLook character ids
      *
-     * @throws \InvalidArgumentException if one character is scored more than twenty times
+     * @throws UnusableScore if one character is scored more than twenty times
      */
     public static function of(\DateTimeImmutable $date, LifeStage $stage, ExaminerRole $examiner, array $observations, array $couldNotLook = []): self
     {
@@ -42,7 +42,7 @@ final readonly class Examination
         }
         foreach ($byCharacter as $id => $scores) {
             if (\count($scores) > self::MOST_SCORES) {
-                throw new \InvalidArgumentException(\sprintf('"%s" is scored %d times; more than %d scores of one character say nothing more.', $id, \count($scores), self::MOST_SCORES));
+                throw UnusableScore::in('character', \sprintf('"%s" is scored %d times; more than %d scores of one character say nothing more.', $id, \count($scores), self::MOST_SCORES));
             }
         }
         ksort($byCharacter);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Hylognosis\Flora;
 
 use Hylognosis\Measure\Length;
+use Hylognosis\Measure\UnknownUnit;
 
 /** A feature one can score on a tree. */
 final readonly class Character
@@ -75,7 +76,7 @@ final readonly class Character
      *
      * @param string|null $unit `mm`, `cm`, `m`, `in` or `ft`; null: it is in the character's own already
      *
-     * @throws \InvalidArgumentException if the unit is unknown, or the character is counted
+     * @throws UnknownUnit if the unit is unknown, or the character is counted
      */
     public function inOwnUnit(float $number, ?string $unit): float
     {
@@ -83,7 +84,7 @@ final readonly class Character
             return $number;
         }
         if ('' === $this->unit) {
-            throw new \InvalidArgumentException(\sprintf('"%s" is counted; it has no unit.', $this->id));
+            throw new UnknownUnit(\sprintf('"%s" is counted; it has no unit.', $this->id));
         }
 
         return round(Length::of($number, $unit)->in($this->unit), 3);

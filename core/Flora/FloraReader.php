@@ -8,6 +8,7 @@ use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
 use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Measure\Length;
+use Hylognosis\Measure\NoSuchDay;
 use Hylognosis\Measure\Place;
 use Hylognosis\Measure\Window;
 
@@ -91,7 +92,7 @@ final readonly class FloraReader
                 $node->text('name'), $node->number('south', -90, 90), $node->number('north', -90, 90), $node->number('west', -180, 180), $node->number('east', -180, 180),
                 Length::ofMetres($altitude[0]->asNumber(-500, 9000)), Length::ofMetres($altitude[1]->asNumber(-500, 9000)),
             );
-        } catch (\InvalidArgumentException $e) {
+        } catch (UnusableRegion $e) {
             throw DocumentError::at($node->path, $e->getMessage());
         }
     }
@@ -210,7 +211,7 @@ final readonly class FloraReader
         }
         try {
             return Window::of(DayOfYear::parse($ends[0]->asText()), DayOfYear::parse($ends[1]->asText()));
-        } catch (\InvalidArgumentException $e) {
+        } catch (NoSuchDay $e) {
             throw DocumentError::at($node->path, $e->getMessage());
         }
     }
@@ -220,7 +221,7 @@ final readonly class FloraReader
     {
         try {
             return NumberRange::parse($node->asText());
-        } catch (\InvalidArgumentException $e) {
+        } catch (UnusableRange $e) {
             throw DocumentError::at($node->path, $e->getMessage());
         }
     }

@@ -17,7 +17,7 @@ final readonly class NumberRange
     {
     }
 
-    /** @throws \InvalidArgumentException unless least ≤ low ≤ high ≤ most */
+    /** @throws UnusableRange unless least ≤ low ≤ high ≤ most */
     public static function of(float $least, float $low, float $high, float $most): self
     {
         /** @var array<self> $known */
@@ -25,19 +25,19 @@ final readonly class NumberRange
 
         return $least <= $low && $low <= $high && $high <= $most
             ? $known["$least $low $high $most"] ??= new self($least, $low, $high, $most)
-            : throw new \InvalidArgumentException(\sprintf('A range must rise: (%s–)%s–%s(–%s) does not.', $least, $low, $high, $most));
+            : throw new UnusableRange(\sprintf('A range must rise: (%s–)%s–%s(–%s) does not.', $least, $low, $high, $most));
     }
 
     /**
      * @param string $text `5–9`, `(3–)5–9`, `5–9(–12)`, `(3–)5–9(–12)` or `7`; a hyphen may stand for the dash
      *
-     * @throws \InvalidArgumentException if the text is no such range
+     * @throws UnusableRange if the text is no such range
      */
     public static function parse(string $text): self
     {
         $n = '\d+(?:\.\d+)?';
         if (1 !== preg_match("/^(?:\\(($n)[–-]\\))?($n)(?:[–-]($n))?(?:\\([–-]($n)\\))?$/u", str_replace(' ', '', $text), $m)) {
-            throw new \InvalidArgumentException(\sprintf('"%s" is no range; write it like (3–)5–9(–12).', $text));
+            throw new UnusableRange(\sprintf('"%s" is no range; write it like (3–)5–9(–12).', $text));
         }
         $low = (float) $m[2];
         $high = '' === ($m[3] ?? '') ? $low : (float) $m[3];

@@ -26,12 +26,12 @@ final readonly class Region
      * @param float $west  −180 to 180 degrees
      * @param float $east  may be less than west: then the region spans the date line
      *
-     * @throws \InvalidArgumentException if north lies below south, or the highest place below the lowest
+     * @throws UnusableRegion if north lies below south, or the highest place below the lowest
      */
     public static function of(string $name, float $south, float $north, float $west, float $east, Length $lowest, Length $highest): self
     {
         if ($north <= $south || $highest->metres() <= $lowest->metres()) {
-            throw new \InvalidArgumentException('A region rises from south to north and from its lowest to its highest place.');
+            throw new UnusableRegion('A region rises from south to north and from its lowest to its highest place.');
         }
 
         return new self($name, $south, $north, $west, $east, $lowest, $highest);

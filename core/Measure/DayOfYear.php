@@ -23,21 +23,21 @@ final readonly class DayOfYear
         return $known[$number] ??= new self($number);
     }
 
-    /** @throws \InvalidArgumentException if the number is not 1 to 365 */
+    /** @throws NoSuchDay if the number is not 1 to 365 */
     public static function of(int $number): self
     {
-        return $number >= 1 && $number <= 365 ? self::known($number) : throw new \InvalidArgumentException(\sprintf('A day of the year is 1 to 365, not %d.', $number));
+        return $number >= 1 && $number <= 365 ? self::known($number) : throw new NoSuchDay(\sprintf('A day of the year is 1 to 365, not %d.', $number));
     }
 
     /**
      * @param string $text month and day, `06-14`
      *
-     * @throws \InvalidArgumentException if there is no such day
+     * @throws NoSuchDay if there is no such day
      */
     public static function parse(string $text): self
     {
         if (1 !== preg_match('/^(\d\d)-(\d\d)$/', $text, $m) || $m[1] < 1 || $m[1] > 12 || $m[2] < 1 || $m[2] > self::LENGTHS[(int) $m[1] - 1]) {
-            throw new \InvalidArgumentException(\sprintf('"%s" is no day of the year; write month and day like 06-14.', $text));
+            throw new NoSuchDay(\sprintf('"%s" is no day of the year; write month and day like 06-14.', $text));
         }
 
         return self::known(self::BEFORE[(int) $m[1] - 1] + (int) $m[2]);

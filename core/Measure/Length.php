@@ -33,7 +33,8 @@ final readonly class Length
     /**
      * @param string $unit `mm`, `cm`, `m`, `in` or `ft`
      *
-     * @throws \InvalidArgumentException if the number is not finite or the unit unknown
+     * @throws \InvalidArgumentException if the number is not finite
+     * @throws UnknownUnit               if the unit is unknown
      */
     public static function of(float $number, string $unit): self
     {
@@ -43,7 +44,7 @@ final readonly class Length
     /**
      * @param string $unit `mm`, `cm`, `m`, `in` or `ft`
      *
-     * @throws \InvalidArgumentException if the unit is unknown
+     * @throws UnknownUnit if the unit is unknown
      */
     public function in(string $unit): float
     {
@@ -73,7 +74,7 @@ final readonly class Length
             'm' => 1.0,
             'in' => self::INCH,
             'ft' => self::FOOT,
-            default => throw new \InvalidArgumentException(\sprintf('"%s" is no unit of length; known: mm, cm, m, in, ft.', $unit)),
+            default => throw new UnknownUnit(\sprintf('"%s" is no unit of length; known: mm, cm, m, in, ft.', $unit)),
         };
     }
 }

@@ -21,8 +21,10 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\ScoreAnswer;
+use Hylognosis\Examination\UnusableScore;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\UnknownEntry;
+use Hylognosis\Measure\UnknownUnit;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -265,14 +267,15 @@ final class ExaminationController extends ApiController
                 $record, $input->character, array_values($input->states), $numbers, $input->certainty, [] === $numbers ? $input->samples : \count($numbers),
                 $input->where, $input->answer, $this->clock->now(), $input->position, $input->either, $input->further, strtolower($input->id),
             );
-            if (ScoreAnswer::Seen !== $input->answer && ([] !== $score->states || [] !== $score->numbers)) {
-                throw new \InvalidArgumentException('Something was seen, or it was not: give values or another answer, not both.');
-            }
             if (ScoreAnswer::CannotBeSeen !== $input->answer) {
                 StoredExaminations::observation($flora, $score);
             }
-        } catch (UnknownEntry|\InvalidArgumentException $e) {
+        } catch (UnknownEntry $e) {
             throw Refused::field('character', $e->getMessage());
+        } catch (UnknownUnit $e) {
+            throw Refused::field('unit', $e->getMessage());
+        } catch (UnusableScore $e) {
+            throw Refused::field($e->field, $e->getMessage());
         }
 
         return $score;

@@ -17,9 +17,11 @@ use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\Look;
 use Hylognosis\Examination\Observation;
 use Hylognosis\Examination\ScoreAnswer;
+use Hylognosis\Examination\UnusableScore;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Instrument;
 use Hylognosis\Flora\Reach;
+use Hylognosis\Flora\UnknownEntry;
 
 /** Hands stored examinations to the core and brings its answer back. */
 final readonly class StoredExaminations
@@ -104,32 +106,15 @@ final readonly class StoredExaminations
     }
 
     /**
-     * @throws \Hylognosis\Flora\UnknownEntry if the flora has no such character or state
-     * @throws \InvalidArgumentException      if the values do not suit the character
+     * @throws UnknownEntry  if the flora has no such character or state
+     * @throws UnusableScore if the values do not suit the character
      */
     public static function observation(Flora $flora, ScoreRecord $score): Observation
     {
-        $character = $flora->character($score->character);
-        $look = new Look($score->further, $score->recordedAt, null !== $score->takenBackAt);
-        if ([] !== $score->states && [] !== $score->numbers) {
-            throw new \InvalidArgumentException('Give states or numbers, not both.');
-        }
-        if (ScoreAnswer::DoesNotApply === $score->answer) {
-            return Observation::notApplicable($character, $score->certainty, $look);
-        }
-        if (ScoreAnswer::NothingThere === $score->answer) {
-            $absence = $character->absence() ?? throw new \InvalidArgumentException(\sprintf('"%s" has no state for "looked, and nothing there".', $character->label));
-
-            return Observation::ofStates($character, [$absence->id], $score->certainty, $score->samples, $score->where, $score->position, look: $look);
-        }
-        if ([] !== $score->numbers) {
-            return Observation::ofNumbers($character, $score->numbers, $score->certainty, $score->where, $score->position, $look);
-        }
-        if ([] === $score->states) {
-            throw new \InvalidArgumentException('Choose at least one state, give a number, or say that it cannot be seen now.');
-        }
-
-        return Observation::ofStates($character, $score->states, $score->certainty, $score->samples, $score->where, $score->position, $score->either, $look);
+        return Observation::of(
+            $flora->character($score->character), $score->answer, $score->states, $score->numbers, $score->certainty, $score->samples, $score->where, $score->position,
+            $score->either, new Look($score->further, $score->recordedAt, null !== $score->takenBackAt),
+        );
     }
 
     private static function day(string $day): \DateTimeImmutable

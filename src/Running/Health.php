@@ -22,6 +22,7 @@ final readonly class Health
         private DatabaseSize $size,
         private FloraLibrary $library,
         private LoggerInterface $log,
+        #[Autowire('%kernel.project_dir%/var')] private string $sessions,
         /** Bytes that must be free where the database lies. A day of a school writes a few hundred thousand. */
         private int $free = 20_000_000,
     ) {
@@ -44,9 +45,9 @@ final readonly class Health
             // the lock alone tells whether it can be written; nothing is
             $this->database->beginTransaction();
             $this->database->rollBack();
-            $free = $this->size->free();
-            if (null !== $free && $free < $this->free) {
-                return [\sprintf('The disk with the database is nearly full: %d MB are free.', intdiv($free, 1_000_000))];
+            $free = $this->size->free() ?? disk_free_space($this->sessions); // a database elsewhere tells of its own disk
+            if (false !== $free && $free < $this->free) {
+                return [\sprintf('The disk with the database, or with the sessions, is nearly full: %d MB are free.', (int) ($free / 1e6))];
             }
         } catch (DatabaseTrouble $trouble) {
             $this->log->error('The database cannot be used.', ['exception' => $trouble]);

@@ -225,7 +225,7 @@ final class HardeningTest extends ApiTestCase
         self::assertSame([], self::getContainer()->get(Health::class)->troubles());
         $migrations = self::getContainer()->get('doctrine.migrations.dependency_factory');
         self::assertInstanceOf(DependencyFactory::class, $migrations);
-        $full = new Health(self::getContainer()->get(Connection::class), $migrations, self::getContainer()->get(DatabaseSize::class), self::getContainer()->get(FloraLibrary::class), new NullLogger(), \PHP_INT_MAX);
+        $full = new Health(self::getContainer()->get(Connection::class), $migrations, self::getContainer()->get(DatabaseSize::class), self::getContainer()->get(FloraLibrary::class), new NullLogger(), __DIR__, \PHP_INT_MAX);
         self::assertStringContainsString('nearly full', implode(' ', $full->troubles()));
         self::getContainer()->get(Connection::class)->executeStatement('DELETE FROM doctrine_migration_versions');
         self::assertProblem(503, 'not of this version', $this->call('GET', '/api/health'));

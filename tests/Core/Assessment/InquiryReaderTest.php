@@ -70,8 +70,8 @@ final class InquiryReaderTest extends TestCase
         yield 'a day that is none' => [['date' => '2027-06-31'], 'date: "2027-06-31" is no date'];
         yield 'an unknown character' => [['observations' => [['character' => 'leaf.arangement', 'states' => ['opposite']]]], 'observations[0]: No character "leaf.arangement" in this flora; nearest: leaf.arrangement'];
         yield 'an unknown state' => [['observations' => [['character' => 'leaf.kind', 'states' => ['feather']]]], 'observations[0]: No state of leaf.kind "feather"'];
-        yield 'neither states nor numbers' => [['observations' => [['character' => 'leaf.kind']]], 'observations[0].states: must hold at least one state'];
-        yield 'half a leaflet' => [['observations' => [['character' => 'leaf.leaflet-count', 'numbers' => [6.5]]]], 'observations[0]: "leaf.leaflet-count" is counted'];
+        yield 'neither states nor numbers' => [['observations' => [['character' => 'leaf.kind']]], 'observations[0].states: Choose at least one state'];
+        yield 'half a leaflet' => [['observations' => [['character' => 'leaf.leaflet-count', 'numbers' => [6.5]]]], 'observations[0].numbers: "leaf.leaflet-count" is counted'];
         yield 'an unknown certainty' => [['observations' => [['character' => 'leaf.kind', 'states' => ['pinnate'], 'certainty' => 'certain']]], 'observations[0].certainty: "certain" is not known here; known: sure, likely, unsure.'];
         yield 'an unknown taxon' => [['claim' => ['taxon' => 'sambucus', 'part' => 'flower']], 'claim: No taxon "sambucus"'];
         yield 'an unknown part' => [['claim' => ['taxon' => 'sambucus-nigra', 'part' => 'root']], 'claim: No part of Sambucus nigra "root"'];
