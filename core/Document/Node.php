@@ -27,10 +27,9 @@ final readonly class Node
     /** @throws DocumentError if this place holds no such key */
     public function child(string $key): self
     {
-        $map = $this->map();
-        $path = $this->below($key);
+        $value = $this->values()[$key] ?? null;
 
-        return \array_key_exists($key, $map) && null !== $map[$key] ? new self($map[$key], $path) : throw DocumentError::at($path, 'is missing.');
+        return null !== $value ? new self($value, $this->below($key)) : throw DocumentError::at($this->below($key), 'is missing.');
     }
 
     /**
@@ -215,14 +214,21 @@ final readonly class Node
     /** @return array<string, mixed> */
     private function map(): array
     {
-        if (!\is_array($this->value) || ([] !== $this->value && array_is_list($this->value))) {
-            throw DocumentError::at($this->path, 'must be a map of names to values.');
-        }
         $map = [];
-        foreach ($this->value as $key => $value) {
+        foreach ($this->values() as $key => $value) {
             $map[\is_string($key) ? $key : throw DocumentError::at($this->below((string) $key), 'a number names nothing here.')] = $value;
         }
 
         return $map;
+    }
+
+    /** @return array<mixed> as they stand; not copied, for that takes longer than all the reading */
+    private function values(): array
+    {
+        if (!\is_array($this->value) || ([] !== $this->value && array_is_list($this->value))) {
+            throw DocumentError::at($this->path, 'must be a map of names to values.');
+        }
+
+        return $this->value;
     }
 }

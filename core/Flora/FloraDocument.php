@@ -26,16 +26,19 @@ final readonly class FloraDocument
     }
 
     /**
-     * The same of what the flora says, leaving out who agrees with it: figures reckoned from it hold until somebody doubts a line.
+     * The hash, and the same of what the flora says, leaving out who agrees with it: figures reckoned from it hold until somebody doubts a line.
+     *
+     * @return array{string, string}
      */
-    public function knowledgeHash(): string
+    public function hashes(): array
     {
         $content = $this->content;
         if (\is_array($content['taxa'] ?? null)) {
             $content['taxa'] = array_map(self::withDoubtsOnly(...), $content['taxa']);
         }
+        $hash = $this->hash();
 
-        return (new self($content))->hash();
+        return [$hash, $content === $this->content ? $hash : (new self($content))->hash()];
     }
 
     private static function withDoubtsOnly(mixed $taxon): mixed
@@ -61,7 +64,12 @@ final readonly class FloraDocument
         if (!array_is_list($value)) {
             ksort($value, \SORT_STRING);
         }
+        foreach ($value as $key => $entry) {
+            if (!\is_string($entry)) {
+                $value[$key] = self::sorted($entry);
+            }
+        }
 
-        return array_map(self::sorted(...), $value);
+        return $value;
     }
 }

@@ -48,11 +48,13 @@ final readonly class FloraReader
         $groups = self::byId($root->children('groups'), static fn (Node $node): TaxonGroup => new TaxonGroup($node->text('id'), $node->text('name'), $node->texts('members')));
         self::checkReferences($taxa, $groups);
 
+        [$hash, $knowledge] = $document->hashes();
+
         return new Flora(
-            $root->text('name'), $root->text('title'), $root->text('edition'), $document->hash(),
+            $root->text('name'), $root->text('title'), $root->text('edition'), $hash,
             self::place($root->child('reference')), self::region($root->child('region')), $characters, $taxa, $groups, $sources,
             array_map(static fn (Node $why): string => $why->asText(), $root->entries('retired')),
-            $document->knowledgeHash(), $figureSources,
+            $knowledge, $figureSources,
         );
     }
 
