@@ -6,6 +6,7 @@ namespace App\Library;
 
 use Doctrine\DBAL\Exception as DatabaseTrouble;
 use Hylognosis\Flora\LifeStage;
+use Symfony\Component\Cache\Adapter\PhpFilesAdapter;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpKernel\CacheWarmer\CacheWarmerInterface;
 
@@ -27,7 +28,7 @@ final readonly class FloraWarmer implements CacheWarmerInterface
 
     public function warmUp(string $cacheDir, ?string $buildDir = null): array
     {
-        foreach ($this->debug ? [] : $this->library->names() as $name) {
+        foreach ($this->debug || !PhpFilesAdapter::isSupported() ? [] : $this->library->names() as $name) {
             try {
                 foreach (LifeStage::cases() as $stage) {
                     $this->library->compiled($name, $stage);
