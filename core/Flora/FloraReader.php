@@ -45,7 +45,7 @@ final readonly class FloraReader
         foreach (self::byId($root->children('hybrids'), static fn (Node $node): Taxon => Hybrid::read($node, $taxa)) as $id => $hybrid) {
             $taxa[$id] = isset($taxa[$id]) ? throw DocumentError::at('hybrids', \sprintf('"%s" stands twice.', $id)) : $hybrid;
         }
-        $groups = self::byId($root->children('groups'), static fn (Node $node): TaxonGroup => new TaxonGroup($node->text('id'), $node->text('name'), $node->texts('members')));
+        $groups = self::byId($root->children('groups'), self::group(...));
         self::checkReferences($taxa, $groups);
 
         [$hash, $knowledge] = $document->hashes();
@@ -56,6 +56,14 @@ final readonly class FloraReader
             array_map(static fn (Node $why): string => $why->asText(), $root->entries('retired')),
             $knowledge, $figureSources,
         );
+    }
+
+    /** @throws DocumentError */
+    private static function group(Node $node): TaxonGroup
+    {
+        $node->onlyKnows(['id', 'name', 'members']);
+
+        return new TaxonGroup($node->text('id'), $node->text('name'), $node->texts('members'));
     }
 
     /**

@@ -237,7 +237,11 @@ final readonly class TaxonReader
     /** @return list<Condition> */
     private function conditions(Node $node, string $key, bool $wanted): array
     {
-        return array_map(static fn (Node $n): Condition => new Condition($n->text('id'), $n->text('question'), $n->optionalText('note'), $wanted), $node->children($key));
+        return array_map(static function (Node $n) use ($wanted): Condition {
+            $n->onlyKnows(['id', 'question', 'note']);
+
+            return new Condition($n->text('id'), $n->text('question'), $n->optionalText('note'), $wanted);
+        }, $node->children($key));
     }
 
     private function lookAlike(Node $node): LookAlike
