@@ -1,7 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { lazy, Suspense, useEffect, useState } from "react";
 import { Link, Navigate, NavLink, Route, Routes, useLocation } from "react-router";
-import { client, unwrap } from "./api/client";
+import { client, type Schemas, unwrap } from "./api/client";
 import { useSession } from "./api/queries";
 import { Button, Choice, Dialog, dayWords, Field, fieldClass, Loading, Trouble } from "./ui/controls";
 import { SignIn } from "./views/signin/signin";
@@ -83,7 +83,7 @@ export function App() {
   );
 }
 
-function Person(p: { name: string; role: string; units: string; today: string; demo: boolean }) {
+function Person(p: { name: string; role: string; units: Schemas["Units"]; today: string; demo: boolean }) {
   const [open, setOpen] = useState(false);
   const [theme, setTheme] = useState(document.documentElement.dataset.theme ?? "day");
   const queries = useQueryClient();
@@ -119,7 +119,7 @@ function Person(p: { name: string; role: string; units: string; today: string; d
           {error && <Trouble error={error} />}
           <Choice
             label="Units"
-            value={p.units as "metric" | "imperial"}
+            value={p.units}
             options={[
               { value: "metric", label: "metric" },
               { value: "imperial", label: "imperial" },

@@ -101,15 +101,15 @@ final class ExamineCommand extends Command
         $line('Dangers not yet excluded');
         $open = array_filter($view->dangers, static fn ($danger): bool => !$danger->excluded);
         foreach ($open as $danger) {
-            $line(\sprintf('  %s (%s): %s', $danger->commonName, $danger->severity, null === $danger->wouldLabel ? 'no look in sight today parts it' : 'look at '.$danger->wouldLabel));
+            $line(\sprintf('  %s (%s): %s', $danger->commonName, $danger->severity->value, null === $danger->wouldLabel ? 'no look in sight today parts it' : 'look at '.$danger->wouldLabel));
         }
         if ([] === $open) {
             $line('  none');
         }
         if (null !== $view->clearance) {
-            $line('The gate: '.$view->clearance->answer.(null === $view->clearance->until ? '' : ' until '.$view->clearance->until));
+            $line('The gate: '.$view->clearance->answer->value.(null === $view->clearance->until ? '' : ' until '.$view->clearance->until));
             foreach ($view->clearance->points as $i => $point) {
-                $line(\sprintf('  %d %-22s %-7s %s%s', $i + 1, $point->title, $point->status, $point->because, PointStatus::Met->value === $point->status ? '' : ' '.$point->change));
+                $line(\sprintf('  %d %-22s %-7s %s%s', $i + 1, $point->title, $point->status->value, $point->because, PointStatus::Met === $point->status ? '' : ' '.$point->change));
             }
         }
         $line('Look next at');

@@ -22,7 +22,7 @@ final readonly class DemoAccounts implements KnownAccounts
     public function all(): array
     {
         return !$this->demo ? [] : array_map(
-            static fn (User $user): DemoAccountView => new DemoAccountView($user->email, DemoSchool::PASSWORD, $user->name, $user->role->value),
+            static fn (User $user): DemoAccountView => new DemoAccountView($user->email, DemoSchool::PASSWORD, $user->name, $user->role),
             array_values($this->users->findBy([], ['id' => 'ASC'], self::MOST)),
         );
     }

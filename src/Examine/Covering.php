@@ -22,9 +22,9 @@ final readonly class Covering
     public function of(ExaminationRecord $record, AssessmentView $view): AssessmentView
     {
         return match (true) {
-            $record->hidesTheHope() => new AssessmentView([], null, null, null, '', [], null, self::blankLooks($view)),
+            $record->hidesTheHope() => new AssessmentView([], null, null, null, null, [], null, self::blankLooks($view)),
             $record->hidesNames() => new AssessmentView(
-                [], null, null, null, '', array_map(self::unnamed(...), $view->dangers, array_keys($view->dangers)),
+                [], null, null, null, null, array_map(self::unnamed(...), $view->dangers, array_keys($view->dangers)),
                 null === $view->clearance ? null : self::withoutTaxa($view->clearance), self::blankLooks($view),
             ),
             default => $view,
@@ -39,7 +39,7 @@ final readonly class Covering
 
     private static function unnamed(DangerView $danger, int $number): DangerView
     {
-        return new DangerView('covered-'.$number, '', 'a '.$danger->severity.' kind', $danger->severity, 0.0, $danger->excluded, [], $danger->would, $danger->wouldLabel, []);
+        return new DangerView('covered-'.$number, '', 'a '.$danger->severity->value.' kind', $danger->severity, 0.0, $danger->excluded, [], $danger->would, $danger->wouldLabel, []);
     }
 
     private static function withoutTaxa(ClearanceView $clearance): ClearanceView
@@ -47,7 +47,7 @@ final readonly class Covering
         return new ClearanceView($clearance->answer, $clearance->because, $clearance->until, $clearance->nearest, array_map(
             static fn (PointView $p): PointView => new PointView(
                 $p->point, $p->title, $p->status, $p->because, $p->change,
-                array_values(array_filter($p->items, static fn (PointItemView $item): bool => Subject::Taxon->value !== $item->about)), $p->when,
+                array_values(array_filter($p->items, static fn (PointItemView $item): bool => Subject::Taxon !== $item->about)), $p->when,
             ),
             $clearance->points,
         ));

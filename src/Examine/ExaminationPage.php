@@ -39,14 +39,14 @@ final readonly class ExaminationPage
 
         return new ExaminationView(
             $record->id, SpecimenView::of($record->specimen), PersonView::of($record->examiner), $record->examiner === $viewer, $record->date,
-            $record->stage->value, $record->flora, $record->route, $record->reach, $record->kit, $record->isSigned(), $record->hidesNames(), $hidesHope, $record->blind,
+            $record->stage, $record->flora, $record->route, $record->reach, $record->kit, $record->isSigned(), $record->hidesNames(), $hidesHope, $record->blind,
             $hidesHope ? null : $record->claimTaxon, $hidesHope ? null : $record->claimPart, $hidesHope ? [] : $record->conditions, $record->secondOf?->id, $record->unprejudiced,
             $record->dateReason, null === $record->reconsideredAt ? null : $record->reconsideredBecause,
             array_map(ScoreView::of(...), array_values($record->scores->toArray())),
             $this->covering->of($record, AssessmentView::of($this->stored->assess($record), $words, self::EXPLAINED)),
             $hidesHope ? [] : $this->takings->under($record),
             array_map(
-                static fn (DecisionRecord $d): DecisionView => new DecisionView($d->taxon, $d->part, $d->answer->value, $words->sentence($d->reason()), $d->decidedOn, $d->validUntil),
+                static fn (DecisionRecord $d): DecisionView => new DecisionView($d->taxon, $d->part, $d->answer, $words->sentence($d->reason()), $d->decidedOn, $d->validUntil),
                 $this->entities->getRepository(DecisionRecord::class)->findBy(['examination' => $record], ['id' => 'DESC']),
             ),
             Phenology::at($flora, $record->specimen->site->place())->outOfSeason($flora, DayOfYear::on(new \DateTimeImmutable($record->date))),

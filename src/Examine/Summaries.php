@@ -9,6 +9,7 @@ use App\Clock\SchoolClock;
 use App\Examine\View\ExaminationSummaryView;
 use App\Library\FloraLibrary;
 use Hylognosis\Assessment\Assessment;
+use Hylognosis\Clearance\Answer;
 use Hylognosis\Clearance\PointStatus;
 use Hylognosis\Measure\Units;
 use Hylognosis\Reason\Reason;
@@ -86,7 +87,7 @@ final readonly class Summaries
             $record->id, $record->specimen->id, $record->specimen->tag, $record->specimen->site->name, $record->examiner->name, $record->examiner === $viewer,
             $record->date, $record->isSigned(), $said['findings'],
             null === $taxon || null === $record->claimPart ? null : $taxon->commonName().', '.$taxon->part($record->claimPart)->label,
-            $covered ? null : $said['answer'],
+            $covered || null === $said['answer'] ? null : Answer::from($said['answer']),
             $covered || null === $said['answer'] ? '' : $words->sentence(new Reason($said['code'], $said['with'])), $said['wanted'], $covered,
         );
     }

@@ -78,7 +78,7 @@ final class ReviewController extends ApiController
             $flora->name, $flora->title, $flora->edition, \count($lines),
             \count(array_filter($lines, static fn (StatedNever $never): bool => $never->agreements() > 0)), \count(array_filter($lines, static fn (StatedNever $never): bool => $never->isDoubted())),
             array_values(array_map(static fn (Taxon $taxon): ReviewTaxonView => new ReviewTaxonView(
-                $taxon->id, $taxon->name, $taxon->commonName(), $taxon->severity()->value, array_values(array_map(static fn (StatedNever $never): NeverView => NeverView::of($flora, $never), $taxon->nevers)),
+                $taxon->id, $taxon->name, $taxon->commonName(), $taxon->severity(), array_values(array_map(static fn (StatedNever $never): NeverView => NeverView::of($flora, $never), $taxon->nevers)),
             ), $taxa)),
         );
     }

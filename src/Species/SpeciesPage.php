@@ -54,8 +54,8 @@ final readonly class SpeciesPage
 
         return new TaxonView(
             $taxon->id, $taxon->name, $taxon->names->author, $taxon->names->family, $taxon->names->synonyms, $taxon->names->common, $taxon->names->misleading, $taxon->names->meaning, $taxon->fruitSet,
-            $taxon->status->origin, $taxon->status->protected, $taxon->status->note, $taxon->severity()->value, $taxon->summary, $described,
-            array_map(static fn (Hazard $h): HazardView => new HazardView($h->part, $h->who, $h->way, $h->severity->value, $h->note), $taxon->hazards),
+            $taxon->status->origin, $taxon->status->protected, $taxon->status->note, $taxon->severity(), $taxon->summary, $described,
+            array_map(static fn (Hazard $h): HazardView => new HazardView($h->part, $h->who, $h->way, $h->severity, $h->note), $taxon->hazards),
             array_values(array_map(fn (Part $part): PartView => $this->part($flora, $taxon, $part), $taxon->parts)),
             $this->months($flora, $taxon),
             $this->sources($flora, $taxon->sources),
@@ -101,7 +101,7 @@ final readonly class SpeciesPage
             $states[] = $this->state($character, $id, $share);
         }
 
-        return new DescribedView($character->id, $character->organ->value, $character->label, $states, null === $range ? null : trim($range.' '.$character->unit));
+        return new DescribedView($character->id, $character->organ, $character->label, $states, null === $range ? null : trim($range.' '.$character->unit));
     }
 
     private function state(Character $character, string $id, float $share): StateShareView
@@ -120,7 +120,7 @@ final readonly class SpeciesPage
             array_map(static function (LookAlike $l) use ($flora): LookAlikeView {
                 $other = $flora->taxon($l->taxon);
 
-                return new LookAlikeView($other->id, $other->commonName(), $other->name, $l->severity->value, $l->note);
+                return new LookAlikeView($other->id, $other->commonName(), $other->name, $l->severity, $l->note);
             }, $part->lookAlikes),
             $part->handling->preparation, $part->handling->leave, $part->freshnessDays(), $this->sources($flora, $part->sources), $this->rehearsed($flora, $taxon, $part), $part->handling->yield, $part->handling->effort,
         );
@@ -152,7 +152,7 @@ final readonly class SpeciesPage
     private function required(Character $character, RequiredFeature $feature): RequiredFeatureView
     {
         return new RequiredFeatureView(
-            $character->id, $character->label, $character->organ->value,
+            $character->id, $character->label, $character->organ,
             array_map(fn (string $id): StateShareView => $this->state($character, $id, 1.0), $feature->states),
             null === $feature->range ? null : trim($feature->range.' '.$character->unit), $feature->samples,
             array_map(fn (string $id): StateShareView => $this->state($character, $id, 1.0), $feature->beside),

@@ -580,19 +580,23 @@ export interface components {
             /** @default  */
             whereabouts?: string;
         };
+        /** @enum {string} */
+        ExaminerRole: "instructor" | "learner";
+        /** @enum {string} */
+        Units: "metric" | "imperial";
         PersonView: {
             id: string;
             name: string;
             email: string;
-            role: string;
-            units: string;
+            role: components["schemas"]["ExaminerRole"];
+            units: components["schemas"]["Units"];
             flora: string;
         };
         DemoAccountView: {
             email: string;
             password: string;
             name: string;
-            role: string;
+            role: components["schemas"]["ExaminerRole"];
         };
         SessionView: {
             user?: components["schemas"]["PersonView"] | null;
@@ -638,25 +642,29 @@ export interface components {
             character: string;
             states: string[];
             numbers: number[];
-            certainty: string;
+            certainty: components["schemas"]["Certainty"];
             samples: number;
-            where: string;
-            answer: string;
+            where: components["schemas"]["Whereabouts"];
+            answer: components["schemas"]["ScoreAnswer"];
             takenBack: boolean;
-            position?: string | null;
+            position?: components["schemas"]["Position"] | null;
             either: boolean;
             further: boolean;
         };
+        /** @enum {string} */
+        Severity: "deadly" | "serious" | "mild" | "harmless";
         CandidateView: {
             taxon: string;
             name: string;
             commonName: string;
-            severity: string;
+            severity: components["schemas"]["Severity"];
             /** Format: float */
             posterior: number;
             rival: string;
             evidence: components["schemas"]["EvidenceView"][];
         };
+        /** @enum {string} */
+        Conclusion: "too-early" | "named" | "between" | "undecided" | "none-of-these";
         LineView: {
             id: string;
             label: string;
@@ -667,7 +675,7 @@ export interface components {
             taxon: string;
             name: string;
             commonName: string;
-            severity: string;
+            severity: components["schemas"]["Severity"];
             /** Format: float */
             posterior: number;
             excluded: boolean;
@@ -676,33 +684,41 @@ export interface components {
             wouldLabel?: string | null;
             lines: components["schemas"]["LineView"][];
         };
+        /** @enum {string} */
+        Answer: "cleared" | "withheld" | "barred";
+        /** @enum {string} */
+        PointStatus: "met" | "open" | "broken";
+        /** @enum {string} */
+        Subject: "character" | "taxon" | "condition" | "window";
         PointItemView: {
-            about: string;
+            about: components["schemas"]["Subject"];
             subject: string;
             label: string;
-            status: string;
+            status: components["schemas"]["PointStatus"];
             code: string;
             detail: string;
         };
         PointView: {
             point: string;
             title: string;
-            status: string;
+            status: components["schemas"]["PointStatus"];
             because: string;
             change: string;
             items: components["schemas"]["PointItemView"][];
             when?: string | null;
         };
         ClearanceView: {
-            answer: string;
+            answer: components["schemas"]["Answer"];
             because: string;
             until?: string | null;
             nearest: string;
             points: components["schemas"]["PointView"][];
         };
+        /** @enum {string} */
+        Organ: "outline" | "bark" | "twig" | "bud" | "leaf" | "flower" | "fruit" | "scent" | "wood" | "site";
         SuggestionView: {
             character: string;
-            organ: string;
+            organ: components["schemas"]["Organ"];
             label: string;
             /** Format: float */
             worth: number;
@@ -716,7 +732,7 @@ export interface components {
             /** Format: float */
             fit?: number | null;
             goodFit?: boolean | null;
-            conclusion: string;
+            conclusion?: components["schemas"]["Conclusion"] | null;
             dangers: components["schemas"]["DangerView"][];
             clearance?: components["schemas"]["ClearanceView"] | null;
             next: components["schemas"]["SuggestionView"][];
@@ -740,7 +756,7 @@ export interface components {
         DecisionView: {
             taxon: string;
             part: string;
-            answer: string;
+            answer: components["schemas"]["Answer"];
             because: string;
             decidedOn: string;
             validUntil?: string | null;
@@ -751,7 +767,7 @@ export interface components {
             examiner: components["schemas"]["PersonView"];
             mine: boolean;
             date: string;
-            stage: string;
+            stage: components["schemas"]["LifeStage"];
             flora: string;
             route: string;
             reach: string[];
@@ -786,7 +802,7 @@ export interface components {
             signed: boolean;
             scored: number;
             claim?: string | null;
-            answer?: string | null;
+            answer?: components["schemas"]["Answer"] | null;
             because: string;
             wantsSecond: boolean;
             covered: boolean;
@@ -879,6 +895,8 @@ export interface components {
             region: string;
             problem: string;
         };
+        /** @enum {string} */
+        CharacterKind: "states" | "ordered-states" | "number" | "count";
         StateView: {
             id: string;
             label: string;
@@ -886,6 +904,10 @@ export interface components {
             drawing: string;
             absence: boolean;
         };
+        /** @enum {string} */
+        Reach: "ground" | "hand" | "binoculars" | "cut";
+        /** @enum {string} */
+        Instrument: "none" | "rule" | "hand-lens" | "knife" | "ultraviolet-torch";
         StateGroupView: {
             id: string;
             label: string;
@@ -894,16 +916,16 @@ export interface components {
         };
         CharacterView: {
             id: string;
-            organ: string;
-            kind: string;
+            organ: components["schemas"]["Organ"];
+            kind: components["schemas"]["CharacterKind"];
             label: string;
             question: string;
             hint: string;
             states: components["schemas"]["StateView"][];
             unit: string;
             phenophases: string[];
-            reach: string;
-            instrument: string;
+            reach: components["schemas"]["Reach"];
+            instrument: components["schemas"]["Instrument"];
             effort: number;
             appliesTo?: string | null;
             appliesStates: string[];
@@ -925,7 +947,7 @@ export interface components {
             family: string;
             commonName: string;
             otherNames: string[];
-            severity: string;
+            severity: components["schemas"]["Severity"];
             parts: components["schemas"]["PartSummaryView"][];
         };
         FloraView: {
@@ -950,7 +972,7 @@ export interface components {
         };
         DescribedView: {
             character: string;
-            organ: string;
+            organ: components["schemas"]["Organ"];
             label: string;
             states: components["schemas"]["StateShareView"][];
             range?: string | null;
@@ -959,7 +981,7 @@ export interface components {
             part: string;
             who: string;
             way: string;
-            severity: string;
+            severity: components["schemas"]["Severity"];
             note: string;
         };
         ConditionView: {
@@ -971,7 +993,7 @@ export interface components {
         RequiredFeatureView: {
             character: string;
             label: string;
-            organ: string;
+            organ: components["schemas"]["Organ"];
             states: components["schemas"]["StateShareView"][];
             range?: string | null;
             samples: number;
@@ -981,7 +1003,7 @@ export interface components {
             taxon: string;
             commonName: string;
             name: string;
-            severity: string;
+            severity: components["schemas"]["Severity"];
             note: string;
         };
         RehearsedView: {
@@ -1030,19 +1052,21 @@ export interface components {
             unit: string;
             note: string;
         };
+        /** @enum {string} */
+        Sureness: "sure" | "fairly";
         ReviewView: {
             who: string;
             on: string;
-            verdict: string;
+            verdict: components["schemas"]["ReviewVerdict"];
             note: string;
         };
         NeverView: {
             id: string;
             character: string;
-            organ: string;
+            organ: components["schemas"]["Organ"];
             forbids: string;
             reason: string;
-            sure: string;
+            sure: components["schemas"]["Sureness"];
             doubted: boolean;
             readBy: number;
             reviews: components["schemas"]["ReviewView"][];
@@ -1060,7 +1084,7 @@ export interface components {
             origin: string;
             protected: boolean;
             statusNote: string;
-            severity: string;
+            severity: components["schemas"]["Severity"];
             summary: string;
             description: components["schemas"]["DescribedView"][];
             hazards: components["schemas"]["HazardView"][];
@@ -1077,7 +1101,7 @@ export interface components {
             id: string;
             name: string;
             commonName: string;
-            severity: string;
+            severity: components["schemas"]["Severity"];
             nevers: components["schemas"]["NeverView"][];
         };
         ReviewSheetView: {

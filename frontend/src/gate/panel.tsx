@@ -5,7 +5,7 @@ import { GATE_TONE, GATE_WORD, GateFigure, type GateState } from "./figure";
 
 type Clearance = Schemas["ClearanceView"];
 
-export const gateState = (clearance: Clearance | null | undefined): GateState => (clearance ? (clearance.answer as GateState) : "unasked");
+export const gateState = (clearance: Clearance | null | undefined): GateState => (clearance ? clearance.answer : "unasked");
 
 /** The answer in one glance: figure, word, the nearest reason. */
 export function GateHead({

@@ -85,14 +85,14 @@ describe("never colour alone", () => {
     expect(new Set(Object.values(GATE_WORD)).size).toBe(4);
   });
   it("the standing of a point differs without its colour, and is told in a word", () => {
-    const marks = ["met", "open", "broken"].map((standing) => renderToStaticMarkup(<StandingMark standing={standing} />));
+    const marks = (["met", "open", "broken"] as const).map((standing) => renderToStaticMarkup(<StandingMark standing={standing} />));
     expect(new Set(marks.map(strip)).size).toBe(3);
     marks.forEach((mark, i) => {
       expect(mark).toContain(["met", "open", "broken"][i]);
     });
   });
   it("the severer, the more thorns, and none for what is not counted as dangerous", () => {
-    const thorns = (severity: string) => (renderToStaticMarkup(<SeverityMark severity={severity} />).match(/<path/g) ?? []).length;
+    const thorns = (severity: Schemas["Severity"]) => (renderToStaticMarkup(<SeverityMark severity={severity} />).match(/<path/g) ?? []).length;
     expect([thorns("mild"), thorns("serious"), thorns("deadly")]).toEqual([2, 3, 4]);
     expect(thorns("harmless")).toBe(0);
     expect(renderToStaticMarkup(<SeverityMark severity="harmless" />)).toContain("not counted as dangerous");

@@ -1,7 +1,8 @@
 /** Marks that say how a thing stands: a shape and a hatching for each, so that colour is never alone. */
 import type { ReactNode } from "react";
+import type { Schemas } from "../api/client";
 
-export type Standing = "met" | "open" | "broken";
+export type Standing = Schemas["PointStatus"];
 
 const TONE: Record<Standing, string> = { met: "text-leaf", open: "text-ochre", broken: "text-berry" };
 const SHAPE: Record<Standing, ReactNode> = {
@@ -25,25 +26,24 @@ const SHAPE: Record<Standing, ReactNode> = {
   ),
 };
 
-export function StandingMark({ standing, withWord = false }: { standing: string; withWord?: boolean }) {
-  const s = (standing in SHAPE ? standing : "open") as Standing;
+export function StandingMark({ standing, withWord = false }: { standing: Standing; withWord?: boolean }) {
   return (
-    <span className={`relative inline-flex shrink-0 items-center gap-1 ${TONE[s]}`}>
+    <span className={`relative inline-flex shrink-0 items-center gap-1 ${TONE[standing]}`}>
       <svg viewBox="0 0 18 18" width="18" height="18" aria-hidden="true" focusable="false">
-        {SHAPE[s]}
+        {SHAPE[standing]}
       </svg>
-      <span className={withWord ? "text-sm font-semibold" : "sr-only"}>{s}</span>
+      <span className={withWord ? "text-sm font-semibold" : "sr-only"}>{standing}</span>
     </span>
   );
 }
 
 /** Where the thorns stand, by their number. */
 const THORNS = [[], [9], [5.5, 12.5], [2, 9, 16]];
-const TICKS: Record<string, number> = { deadly: 3, serious: 2, mild: 1, harmless: 0 };
+const TICKS: Record<Schemas["Severity"], number> = { deadly: 3, serious: 2, mild: 1, harmless: 0 };
 
 /** How bad it can be: the word, and as many thorns as it deserves. */
-export function SeverityMark({ severity }: { severity: string }) {
-  const ticks = TICKS[severity] ?? 0;
+export function SeverityMark({ severity }: { severity: Schemas["Severity"] }) {
+  const ticks = TICKS[severity];
   if (ticks === 0) return <span className="text-sm text-faded">not counted as dangerous</span>;
   return (
     <span className="inline-flex items-baseline gap-1 text-sm font-bold text-berry">

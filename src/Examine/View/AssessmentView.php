@@ -11,6 +11,7 @@ use Hylognosis\Clearance\PointItem;
 use Hylognosis\Clearance\PointReport;
 use Hylognosis\Examination\Finding;
 use Hylognosis\Flora\Flora;
+use Hylognosis\Identification\Conclusion;
 use Hylognosis\Identification\Contribution;
 use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Suggestion;
@@ -25,7 +26,7 @@ final readonly class AssessmentView
      * @param list<SuggestionView> $next
      */
     public function __construct(
-        public array $ranking, public ?float $unlisted, public ?float $fit, public ?bool $goodFit, public string $conclusion,
+        public array $ranking, public ?float $unlisted, public ?float $fit, public ?bool $goodFit, public ?Conclusion $conclusion,
         public array $dangers, public ?ClearanceView $clearance, public array $next,
     ) {
     }
@@ -41,14 +42,14 @@ final readonly class AssessmentView
             $taxon = $flora->taxon($candidate->taxon);
             $rival = $ranking[0 === $i ? 1 : 0]->taxon;
             $evidence = null !== $explained && $i >= $explained ? [] : self::evidence($identification, $words, $candidate->taxon, $rival);
-            $candidates[] = new CandidateView($taxon->id, $taxon->name, $taxon->commonName(), $taxon->severity()->value, $candidate->posterior, $flora->taxon($rival)->commonName(), $evidence);
+            $candidates[] = new CandidateView($taxon->id, $taxon->name, $taxon->commonName(), $taxon->severity(), $candidate->posterior, $flora->taxon($rival)->commonName(), $evidence);
         }
 
         return new self(
-            $candidates, $identification->unlisted, $identification->fit, $identification->hasGoodFit(), $identification->conclusion()->value,
+            $candidates, $identification->unlisted, $identification->fit, $identification->hasGoodFit(), $identification->conclusion(),
             array_map(static fn (DangerReport $r): DangerView => self::danger($r, $flora), $assessment->dangers),
             null === $assessment->clearance ? null : self::clearance($assessment->clearance, $words),
-            array_map(static fn (Suggestion $s): SuggestionView => new SuggestionView($s->character->id, $s->character->organ->value, $s->character->label, $s->worth, $s->required, $words->sentence($s->because)), $assessment->next),
+            array_map(static fn (Suggestion $s): SuggestionView => new SuggestionView($s->character->id, $s->character->organ, $s->character->label, $s->worth, $s->required, $words->sentence($s->because)), $assessment->next),
         );
     }
 
@@ -70,7 +71,7 @@ final readonly class AssessmentView
         }
 
         return new DangerView(
-            $danger->taxon->id, $danger->taxon->name, $danger->taxon->commonName(), $danger->severity->value, $report->posterior, $danger->isExcluded(),
+            $danger->taxon->id, $danger->taxon->name, $danger->taxon->commonName(), $danger->severity, $report->posterior, $danger->isExcluded(),
             array_map(static fn (string $id): string => $flora->character($id)->label, array_keys($danger->contradictions)), $report->lookAt?->id, $report->lookAt?->label, array_values($lines),
         );
     }
@@ -78,10 +79,10 @@ final readonly class AssessmentView
     private static function clearance(Clearance $clearance, English $words): ClearanceView
     {
         return new ClearanceView(
-            $clearance->answer->value, $words->sentence($clearance->because), $clearance->until?->format('Y-m-d'), $clearance->nearest()->point ?? '',
+            $clearance->answer, $words->sentence($clearance->because), $clearance->until?->format('Y-m-d'), $clearance->nearest()->point ?? '',
             array_map(static fn (PointReport $p): PointView => new PointView(
-                $p->point, $words->title($p->point), $p->status->value, $words->sentence($p->because), null === $p->change ? '' : $words->sentence($p->change),
-                array_map(static fn (PointItem $i): PointItemView => new PointItemView($i->about->value, $i->subject, $words->label($i), $i->status->value, $i->detail->code, $words->sentence($i->detail)), $p->items), $p->when?->words(),
+                $p->point, $words->title($p->point), $p->status, $words->sentence($p->because), null === $p->change ? '' : $words->sentence($p->change),
+                array_map(static fn (PointItem $i): PointItemView => new PointItemView($i->about, $i->subject, $words->label($i), $i->status, $i->detail->code, $words->sentence($i->detail)), $p->items), $p->when?->words(),
             ), $clearance->points),
         );
     }

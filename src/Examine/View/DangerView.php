@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Examine\View;
 
+use Hylognosis\Flora\Severity;
+
 /** A dangerous taxon not to be confused with. */
 final readonly class DangerView
 {
@@ -13,7 +15,7 @@ final readonly class DangerView
      * @param string|null  $would          id of the character that would speak against it
      */
     public function __construct(
-        public string $taxon, public string $name, public string $commonName, public string $severity, public float $posterior,
+        public string $taxon, public string $name, public string $commonName, public Severity $severity, public float $posterior,
         public bool $excluded, public array $contradictions, public ?string $would, public ?string $wouldLabel, public array $lines,
     ) {
     }

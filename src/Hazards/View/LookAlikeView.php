@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Hazards\View;
 
+use Hylognosis\Flora\Severity;
+
 /** A taxon that gets taken for the wanted one. */
 final readonly class LookAlikeView
 {
-    public function __construct(public string $taxon, public string $commonName, public string $name, public string $severity, public string $note)
+    public function __construct(public string $taxon, public string $commonName, public string $name, public Severity $severity, public string $note)
     {
     }
 }

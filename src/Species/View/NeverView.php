@@ -6,15 +6,17 @@ namespace App\Species\View;
 
 use App\Library\Reviews;
 use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\Organ;
 use Hylognosis\Flora\Review;
 use Hylognosis\Flora\StatedNever;
+use Hylognosis\Flora\Sureness;
 
 /** One line of what a taxon never shows. */
 final readonly class NeverView
 {
     /** @param list<ReviewView> $reviews oldest first */
     public function __construct(
-        public string $id, public string $character, public string $organ, public string $forbids, public string $reason, public string $sure,
+        public string $id, public string $character, public Organ $organ, public string $forbids, public string $reason, public Sureness $sure,
         public bool $doubted, public int $readBy, public array $reviews,
     ) {
     }
@@ -22,8 +24,8 @@ final readonly class NeverView
     public static function of(Flora $flora, StatedNever $never): self
     {
         return new self(
-            $never->id, $never->character, $flora->character($never->character)->organ->value, Reviews::forbidden($flora, $never), $never->reason, $never->sureness->value,
-            $never->isDoubted(), $never->agreements(), array_map(static fn (Review $r): ReviewView => new ReviewView($r->who, $r->on, $r->verdict->value, $r->note), $never->reviews),
+            $never->id, $never->character, $flora->character($never->character)->organ, Reviews::forbidden($flora, $never), $never->reason, $never->sureness,
+            $never->isDoubted(), $never->agreements(), array_map(static fn (Review $r): ReviewView => new ReviewView($r->who, $r->on, $r->verdict, $r->note), $never->reviews),
         );
     }
 }

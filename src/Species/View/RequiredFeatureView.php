@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Species\View;
 
+use Hylognosis\Flora\Organ;
+
 /** A feature that must be scored sure. */
 final readonly class RequiredFeatureView
 {
@@ -11,7 +13,7 @@ final readonly class RequiredFeatureView
      * @param list<StateShareView> $states accepted
      * @param list<StateShareView> $beside may be seen on the same tree beside an accepted one
      */
-    public function __construct(public string $character, public string $label, public string $organ, public array $states, public ?string $range, public int $samples, public array $beside)
+    public function __construct(public string $character, public string $label, public Organ $organ, public array $states, public ?string $range, public int $samples, public array $beside)
     {
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Species\View;
 
 use Hylognosis\Flora\Part;
+use Hylognosis\Flora\Severity;
 use Hylognosis\Flora\Taxon;
 
 /** A taxon, in short. */
@@ -14,14 +15,14 @@ final readonly class TaxonSummaryView
      * @param list<string>          $otherNames all but the two shown first
      * @param list<PartSummaryView> $parts
      */
-    public function __construct(public string $id, public string $name, public string $author, public string $family, public string $commonName, public array $otherNames, public string $severity, public array $parts)
+    public function __construct(public string $id, public string $name, public string $author, public string $family, public string $commonName, public array $otherNames, public Severity $severity, public array $parts)
     {
     }
 
     public static function of(Taxon $taxon): self
     {
         return new self(
-            $taxon->id, $taxon->name, $taxon->names->author, $taxon->names->family, $taxon->commonName(), $taxon->otherNames(), $taxon->severity()->value,
+            $taxon->id, $taxon->name, $taxon->names->author, $taxon->names->family, $taxon->commonName(), $taxon->otherNames(), $taxon->severity(),
             array_values(array_map(static fn (Part $part): PartSummaryView => new PartSummaryView($part->id, $part->label, $part->harmful, $part->timing?->window?->words() ?? ''), $taxon->parts)),
         );
     }

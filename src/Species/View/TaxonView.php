@@ -7,6 +7,7 @@ namespace App\Species\View;
 use App\Harvest\View\HarvestView;
 use App\Hazards\View\HazardView;
 use App\Season\View\MonthView;
+use Hylognosis\Flora\Severity;
 
 /** The notebook page of a species. */
 final readonly class TaxonView
@@ -28,7 +29,7 @@ final readonly class TaxonView
      */
     public function __construct(
         public string $id, public string $name, public string $author, public string $family, public array $synonyms, public array $commonNames, public array $misleading, public string $meaning, public string $fruitSet,
-        public string $origin, public bool $protected, public string $statusNote, public string $severity, public string $summary,
+        public string $origin, public bool $protected, public string $statusNote, public Severity $severity, public string $summary,
         public array $description, public array $hazards, public array $parts, public array $months, public array $sources, public array $harvests, public array $figures, public array $figureSources, public array $parents, public array $nevers,
     ) {
     }

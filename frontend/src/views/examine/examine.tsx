@@ -37,7 +37,7 @@ const PANES: { value: Pane; label: string }[] = [
   { value: "names", label: "Names" },
   { value: "gate", label: "Gate" },
 ];
-const STAGES = ["sapling", "young", "mature", "old"].map((value) => ({ value: value as Schemas["LifeStage"], label: value }));
+const STAGES = (["sapling", "young", "mature", "old"] satisfies Schemas["LifeStage"][]).map((value) => ({ value, label: value }));
 
 function Workbench({ examination: e, flora }: { examination: Examination; flora: Flora }) {
   const act = useExamination(e.id);
@@ -54,9 +54,7 @@ function Workbench({ examination: e, flora }: { examination: Examination; flora:
   const suggested = e.assessment.next[0]?.character;
 
   const inStation = useCallback((organ: Organ) => sightFor(flora, e, organ, required), [flora, e, required]);
-  const [organ, setOrgan] = useState<Organ>(
-    () => (standing.length > 0 && (characters.get(suggested ?? "")?.organ as Organ | undefined)) || (route.order[0] as Organ),
-  );
+  const [organ, setOrgan] = useState<Organ>(() => (standing.length > 0 && characters.get(suggested ?? "")?.organ) || (route.order[0] as Organ));
   const [active, setActive] = useState<string | null>(() => (standing.length > 0 ? suggested : undefined) ?? inStation(organ)[0]?.id ?? null);
   const [drafts, setDrafts] = useState<Record<string, Draft>>({});
   const [pane, setPane] = useState<Pane>("look");
@@ -69,7 +67,7 @@ function Workbench({ examination: e, flora }: { examination: Examination; flora:
     (character: string) => {
       const found = characters.get(character);
       if (!found) return;
-      setOrgan(found.organ as Organ);
+      setOrgan(found.organ);
       setActive(character);
       setPane("look");
       setDialog(null);
@@ -519,7 +517,7 @@ function Decided({ e }: { e: Examination }) {
 function Settings({ e, change }: { e: Examination; change: (body: Partial<Schemas["ExaminationChange"]>) => void }) {
   return (
     <div className="space-y-4">
-      <Choice label="Age of the tree" value={e.stage as Schemas["LifeStage"]} options={STAGES} onChange={(stage) => change({ stage })} />
+      <Choice label="Age of the tree" value={e.stage} options={STAGES} onChange={(stage) => change({ stage })} />
       <Choice
         label="Route"
         value={e.route as RouteId}

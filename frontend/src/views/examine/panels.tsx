@@ -138,7 +138,7 @@ function Lines({ lines }: { lines: Schemas["LineView"][] }) {
   );
 }
 
-const CONCLUSION: Record<string, string> = {
+const CONCLUSION: Record<Schemas["Conclusion"], string> = {
   "too-early": "Too little has been scored to say anything.",
   between: "Between two kinds: it may be a cross of them, and is cleared as neither.",
   named: "One name explains what was seen.",
@@ -178,7 +178,7 @@ export function Names(p: {
     <section aria-label="Names" data-panel="names">
       <h2 className="border-b border-ink text-base">What it may be</h2>
       <p className={`mt-1 text-sm ${none ? "font-bold text-berry" : "text-faded"}`}>
-        {CONCLUSION[assessment.conclusion]}
+        {assessment.conclusion && CONCLUSION[assessment.conclusion]}
         {!assessment.goodFit && !none && " Even the best fits badly."}
       </p>
       <ul className={none ? "opacity-60" : ""}>

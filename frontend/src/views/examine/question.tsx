@@ -24,20 +24,25 @@ type Props = {
   onTakeBack: (score: string) => void;
 };
 
-const INSTRUMENT: Record<string, string> = { rule: "rule", "hand-lens": "hand lens", knife: "knife", "ultraviolet-torch": "ultraviolet torch" };
+const INSTRUMENT: Partial<Record<Schemas["Instrument"], string>> = {
+  rule: "rule",
+  "hand-lens": "hand lens",
+  knife: "knife",
+  "ultraviolet-torch": "ultraviolet torch",
+};
 const BADGE: Record<string, { word: string; look: string }> = {
   met: { word: "required, met", look: "border-leaf text-leaf" },
   open: { word: "required", look: "border-ochre text-ochre" },
   broken: { word: "required, seen otherwise", look: "border-dashed border-berry text-berry" },
 };
-const HEIGHT: Record<string, string> = { low: "low down", middle: "chest high", high: "up in the crown" };
+const HEIGHT: Record<Schemas["Position"], string> = { low: "low down", middle: "chest high", high: "up in the crown" };
 const POSITIONS = [
   { value: "" as const, label: "not said" },
   { value: "low" as const, label: "low" },
   { value: "middle" as const, label: "middle" },
   { value: "high" as const, label: "high" },
 ];
-const REACH: Record<string, string> = { binoculars: "with binoculars", cut: "needs a cut" };
+const REACH: Partial<Record<Schemas["Reach"], string>> = { binoculars: "with binoculars", cut: "needs a cut" };
 
 /** One character: asked, scored by drawn tiles or numbers, and what has been scored already. */
 export function Question(p: Props) {

@@ -1,7 +1,8 @@
+import type { Schemas } from "../../api/client";
 import { spread } from "../../plates/geometry";
 
-export const ORGANS = ["outline", "bark", "twig", "bud", "leaf", "flower", "fruit", "scent", "wood", "site"] as const;
-export type Organ = (typeof ORGANS)[number];
+export type Organ = Schemas["Organ"];
+export const ORGANS: readonly Organ[] = ["outline", "bark", "twig", "bud", "leaf", "flower", "fruit", "scent", "wood", "site"];
 
 export const STATION: Record<Organ, { name: string; short: string }> = {
   outline: { name: "Stand back: outline", short: "Outline" },

@@ -111,7 +111,7 @@ function Section(p: { title: string; note?: string; empty?: string; count?: numb
 }
 
 function Line({ e }: { e: Schemas["ExaminationSummaryView"] }) {
-  const state = (e.answer ?? "unasked") as GateState;
+  const state: GateState = e.answer ?? "unasked";
   return (
     <li className="rule-b">
       <Link to={`/examine/${e.id}`} className="flex items-center gap-3 py-2 hover:bg-sheet">
