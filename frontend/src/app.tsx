@@ -37,7 +37,7 @@ export function App() {
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
         To the content
       </a>
-      <header className="rule-b flex print:hidden items-center justify-between gap-2 px-3 wide:px-5">
+      <header className="rule-b flex print:hidden items-center justify-between gap-1 px-2 wide:gap-2 wide:px-5">
         <Link to="/" className="hidden items-center gap-2 py-2 font-bold tracking-wide wide:flex">
           <img src="/favicon.svg" width="26" height="26" alt="" />
           Hylognosis
@@ -49,7 +49,7 @@ export function App() {
               to={place.to}
               end={place.to === "/"}
               className={({ isActive }) =>
-                `flex min-h-11 items-center border-b-4 px-3 font-semibold ${isActive ? "border-ink" : "border-transparent hover:border-rule"}`
+                `flex min-h-11 items-center border-b-4 px-2 font-semibold wide:px-3 ${isActive ? "border-ink" : "border-transparent hover:border-rule"}`
               }
             >
               {place.label}

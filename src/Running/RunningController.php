@@ -61,7 +61,7 @@ final class RunningController extends ApiController
             } catch (FloraRefused) {
                 continue; // is among the troubles
             }
-            $editions[] = new EditionView($name, $flora->title, $flora->edition, $flora->hash);
+            $editions[] = new EditionView($name, $flora->title, $flora->edition, substr($flora->hash, 0, 12));
         }
 
         return $editions;

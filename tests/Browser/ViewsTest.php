@@ -46,6 +46,8 @@ final class ViewsTest extends BrowserTestCase
             $this->browser->executeScript('document.documentElement.dataset.theme = arguments[0]', [$light]);
             self::assertSame([], $this->axe(), $light);
         }
+        $this->resize(360, 780);
+        self::assertSame([], $this->wider(), 'nothing reaches beyond a small screen');
         self::assertSame([], $this->consoleErrors());
     }
 
@@ -58,6 +60,9 @@ final class ViewsTest extends BrowserTestCase
             $this->browser->get(Servers::app().'/examine/'.$address);
             $this->see(WebDriverBy::cssSelector('section [data-gate="'.$state.'"]'));
             self::assertSame([], $this->axe(), $state);
+            $this->resize(360, 780);
+            self::assertSame([], $this->wider(), $state);
+            $this->resize(1280, 800);
         }
         self::assertSame([], $this->consoleErrors());
     }

@@ -6,7 +6,12 @@ namespace App\Running\View;
 
 final readonly class EditionView
 {
-    public function __construct(public string $name, public string $title, public string $edition, public string $hash)
-    {
+    public function __construct(
+        public string $name,
+        public string $title,
+        public string $edition,
+        /** The first twelve digits. */
+        public string $hash,
+    ) {
     }
 }

@@ -172,7 +172,7 @@ function Trees({ chosen, only, onChoose }: { chosen: string; only: boolean; onCh
                 <input
                   type="radio"
                   name="tree"
-                  className="size-5 accent-(--ink)"
+                  className="size-5 shrink-0 accent-(--ink)"
                   required
                   value={s.id}
                   checked={chosen === s.id}

@@ -57,7 +57,7 @@ export default function RunningPage() {
         </ul>
       </Part>
 
-      <div className="grid gap-x-10 wide:grid-cols-2">
+      <div className="grid grid-cols-1 gap-x-10 wide:grid-cols-2">
         <Part title="Database">
           <Facts
             facts={[

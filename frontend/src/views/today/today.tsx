@@ -19,7 +19,7 @@ export default function Today() {
           Examine a tree
         </Link>
       </div>
-      <div className="mt-4 grid gap-x-10 gap-y-6 wide:grid-cols-[1fr_22rem]">
+      <div className="mt-4 grid grid-cols-1 gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_22rem]">
         <div className="space-y-6">
           {t.waiting.length > 0 && (
             <Section title="Waits for a second look" note="A deadly look-alike calls for two. Do not read the first scores; look for yourself.">
