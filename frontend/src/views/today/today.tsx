@@ -121,7 +121,7 @@ function Line({ e }: { e: Schemas["ExaminationSummaryView"] }) {
             <strong>{e.tag}</strong> {e.covered ? "hope and answer covered" : e.claim ? capital(e.claim) : "nothing asked yet"}{" "}
             {!e.covered && <span className={`font-bold ${GATE_TONE[state]}`}>{GATE_WORD[state]}</span>}
           </span>
-          <span className="block truncate text-sm text-faded">
+          <span className="block text-sm wide:truncate text-faded">
             {e.covered && !e.mine ? "Whoever opens it is no second person any more." : e.because || `${e.scored} scored`}
           </span>
           <span className="block text-sm text-faded">
