@@ -838,6 +838,7 @@ export interface components {
             name: string;
             title: string;
             edition: string;
+            /** The first twelve digits. */
             hash: string;
         };
         StoreView: {
