@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Web;
 
+use App\Storage\Unusable;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -44,12 +45,14 @@ final class ApiProblemListener
         if (!$this->isApi($event->getRequest()) || $error instanceof AccessDeniedException) {
             return;
         }
-        $status = $error instanceof HttpExceptionInterface ? $error->getStatusCode() : 500;
+        $unusable = Unusable::explains($error);
+        $status = $error instanceof HttpExceptionInterface ? $error->getStatusCode() : ($unusable ? 503 : 500);
         $violations = $this->violations($error);
         $detail = match (true) {
             [] !== $violations => implode(' ', array_map(static fn (array $v): string => $v['propertyPath'].': '.$v['title'], $violations)),
             $error instanceof NotFoundHttpException => 'There is nothing at this address.',
             $status < 500 => $error->getMessage(),
+            $unusable => \sprintf('The database of the school cannot be used: it is missing, broken, full, of another version, or may not be written. Nothing was stored. Tell whoever runs this, with the number %s.', RequestNumber::of($event->getRequest())),
             default => \sprintf('Something went wrong on our side. Nothing was stored. Try again; if it stays so, tell whoever runs this, with the number %s.', RequestNumber::of($event->getRequest())),
         };
         $event->setResponse(self::problem($status, $detail, $violations, $error instanceof HttpExceptionInterface ? $error->getHeaders() : []));
