@@ -78,6 +78,9 @@ final class KnowledgeTest extends TestCase
     {
         $hawthorn = Floras::get('A')->taxon('crataegus-monogyna');
         self::assertSame(Severity::Harmless, $hawthorn->severity());
+        foreach ([[Severity::Mild, false], [Severity::Serious, true], [Severity::Deadly, true]] as [$severity, $counts]) {
+            self::assertSame($counts, (new Hazard('dust', 'people', 'breathing', $severity, '', []))->harmsByMistake(), $severity->value);
+        }
         self::assertSame([Severity::Mild], array_values(array_map(static fn (Hazard $h): Severity => $h->severity, array_filter($hawthorn->hazards, static fn (Hazard $h): bool => 'wound' === $h->way))));
     }
 

@@ -493,7 +493,7 @@ final readonly class Reckoning
     {
         $worst = 0;
         foreach ($taxon->hazards as $hazard) {
-            $worst = 'people' === $hazard->who && 'wound' !== $hazard->way && 'breathing' !== $hazard->way ? max($worst, ['harmless' => 0, 'mild' => 1, 'serious' => 2, 'deadly' => 3][$hazard->severity->value]) : $worst;
+            $worst = 'people' === $hazard->who && (('wound' !== $hazard->way && 'breathing' !== $hazard->way) || !\in_array($hazard->severity->value, ['harmless', 'mild'], true)) ? max($worst, ['harmless' => 0, 'mild' => 1, 'serious' => 2, 'deadly' => 3][$hazard->severity->value]) : $worst;
         }
 
         return $worst;

@@ -99,6 +99,8 @@ export default function RunningPage() {
 const STORES: Record<string, string> = { app: "Examinations summed up", system: "Floras made ready" };
 
 const NAMED: Record<string, string> = {
+  app_running_running_running: "this page",
+  app_running_health_health: "whether all is well",
   shell: "the page itself",
   api_login: "signing in",
   api_logout: "signing out",
@@ -107,8 +109,10 @@ const NAMED: Record<string, string> = {
 
 /** "app_trees_tree_specimens" → "trees: specimens". */
 const addressWords = (route: string): string => {
+  const named = NAMED[route];
+  if (named) return named;
   const [app, room, ...rest] = route.split("_");
-  return app === "app" && room ? `${room}: ${rest.slice(1).filter(Boolean).join(" ") || "page"}` : (NAMED[route] ?? route);
+  return app === "app" && room ? `${room}: ${rest.slice(1).filter(Boolean).join(" ") || "page"}` : route;
 };
 
 const size = (bytes: number): string =>
