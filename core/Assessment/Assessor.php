@@ -45,29 +45,59 @@ final readonly class Assessor
             $dangers = Dossier::dangersBut($identification, null, $phenology);
             $expected = $identification->leader()->taxon;
 
-            return new Assessment($identification, $this->reports($identification, $dangers, $expected, Contrast::of($identification->compiled, $expected), $outlook), null, $this->nextLook->suggest($identification, $outlook, null));
+            return new Assessment(
+                $identification,
+                $this->reports(
+                    $identification,
+                    $dangers,
+                    $expected,
+                    Contrast::of($identification->compiled, $expected),
+                    $outlook,
+                ),
+                null,
+                $this->nextLook->suggest($identification, $outlook, null),
+                $outlook,
+            );
         }
         $dossier = new Dossier(
-            $inquiry->claim, $identification, $phenology, $inquiry->terms, $inquiry->decidedOn,
-            array_map(fn (SecondExamination $second): SecondLook => new SecondLook($this->identify($compiled, $second->examination), $second->blind, $second->person, $second->reconsidered), $inquiry->seconds),
+            $inquiry->claim,
+            $identification,
+            $phenology,
+            $inquiry->terms,
+            $inquiry->decidedOn,
+            array_map(
+                fn (SecondExamination $second): SecondLook => new SecondLook(
+                    $this->identify($compiled, $second->examination),
+                    $second->blind,
+                    $second->person,
+                    $second->reconsidered,
+                ),
+                $inquiry->seconds,
+            ),
             person: $inquiry->person,
         );
         $contrast = Contrast::of($identification->compiled, $inquiry->claim->taxon->id);
         $aim = $inquiry->covered
             ? $this->ownAim($identification, $phenology)
-            : new Aim($inquiry->claim->taxon, (new RequiredFeatures())->open($dossier), $dossier->openDangers(), (new NoContradiction())->broken($dossier));
+            : new Aim(
+                $inquiry->claim->taxon,
+                (new RequiredFeatures())->open($dossier),
+                $dossier->openDangers(),
+                (new NoContradiction())->broken($dossier),
+            );
 
         return new Assessment(
             $identification,
             $this->reports($identification, $dossier->dangers, $inquiry->claim->taxon->id, $contrast, $outlook),
             $this->gate->decide($dossier),
             $this->nextLook->suggest($identification, $outlook, $aim, contrast: $inquiry->covered ? null : $contrast),
+            $outlook,
         );
     }
 
     /**
-     * What somebody who does not know the hope is after: any part of the kind that his own scores put first. The order of the looks
-     * then tells nothing but what he has seen himself.
+     * What somebody who does not know the hope is after: any part of the kind that his own scores put first. The order
+     * of the looks then tells nothing but what he has seen himself.
      */
     private function ownAim(Identification $identification, Phenology $phenology): ?Aim
     {
@@ -84,7 +114,10 @@ final readonly class Assessor
                 }
             }
         }
-        $dangers = array_filter(Dossier::dangersBut($identification, null, $phenology), static fn (Danger $danger): bool => !$danger->isExcluded() && $danger->taxon !== $taxon);
+        $dangers = array_filter(
+            Dossier::dangersBut($identification, null, $phenology),
+            static fn (Danger $danger): bool => !$danger->isExcluded() && $danger->taxon !== $taxon,
+        );
 
         return new Aim($taxon, array_values($open), array_values($dangers));
     }
@@ -100,13 +133,28 @@ final readonly class Assessor
      *
      * @return list<DangerReport>
      */
-    private function reports(Identification $identification, array $dangers, string $expected, Contrast $contrast, Outlook $outlook): array
-    {
-        $open = array_values(array_filter($dangers, static fn (Danger $danger): bool => !$danger->isExcluded() && $danger->taxon->id !== $expected));
+    private function reports(
+        Identification $identification,
+        array $dangers,
+        string $expected,
+        Contrast $contrast,
+        Outlook $outlook,
+    ): array {
+        $open = array_values(
+            array_filter(
+                $dangers,
+                static fn (Danger $danger): bool => !$danger->isExcluded() && $danger->taxon->id !== $expected,
+            ),
+        );
         $looks = $this->nextLook->thatWouldExclude($identification, $open, $contrast, $outlook);
 
-        return array_map(static fn (Danger $danger): DangerReport => new DangerReport(
-            $danger, $identification->posteriorOf($danger->taxon->id), $looks[$danger->taxon->id] ?? null,
-        ), $dangers);
+        return array_map(
+            static fn (Danger $danger): DangerReport => new DangerReport(
+                $danger,
+                $identification->posteriorOf($danger->taxon->id),
+                $looks[$danger->taxon->id] ?? null,
+            ),
+            $dangers,
+        );
     }
 }

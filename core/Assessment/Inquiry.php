@@ -19,7 +19,8 @@ final readonly class Inquiry
      * @param list<Reach>             $reach   how far one gets today
      * @param list<Instrument>        $kit     what is in the bag
      * @param string                  $person  who made the examination; empty where nobody says
-     * @param bool                    $covered the examiner does not know what is hoped for, and must not learn it from what is suggested
+     * @param bool                    $covered the examiner does not know what is hoped for, and must not learn it from
+     *                                         what is suggested
      */
     public function __construct(
         public Examination $examination,
@@ -29,7 +30,13 @@ final readonly class Inquiry
         public PlaceTerms $terms,
         public array $seconds = [],
         public array $reach = [Reach::Ground, Reach::Hand, Reach::Binoculars, Reach::Cut],
-        public array $kit = [Instrument::None, Instrument::Rule, Instrument::HandLens, Instrument::Knife, Instrument::UltravioletTorch],
+        public array $kit = [
+            Instrument::None,
+            Instrument::Rule,
+            Instrument::HandLens,
+            Instrument::Knife,
+            Instrument::UltravioletTorch,
+        ],
         public string $person = '',
         public bool $covered = false,
     ) {

@@ -14,7 +14,11 @@ final readonly class SecondExamination
      * @param string $person       who; empty where nobody says
      * @param bool   $reconsidered that examiner has taken the conclusion back, on record
      */
-    public function __construct(public Examination $examination, public bool $blind, public string $person = '', public bool $reconsidered = false)
-    {
+    public function __construct(
+        public Examination $examination,
+        public bool $blind,
+        public string $person = '',
+        public bool $reconsidered = false,
+    ) {
     }
 }

@@ -17,12 +17,21 @@ final readonly class Breadth implements Point
     {
         $organs = $this->organs($dossier);
         $missing = max(0, self::ORGANS - \count($organs));
-        $others = array_diff(array_map(static fn (Organ $organ): string => $organ->value, self::USUAL), array_keys($organs));
+        $others = array_diff(
+            array_map(static fn (Organ $organ): string => $organ->value, self::USUAL),
+            array_keys($organs),
+        );
 
         return new PointReport(
-            'breadth', 0 === $missing ? PointStatus::Met : PointStatus::Open,
+            'breadth',
+            0 === $missing ? PointStatus::Met : PointStatus::Open,
             new Reason([] === $organs ? 'no-organ' : 'organs-scored', ['organs' => array_keys($organs)]),
-            0 === $missing ? null : new Reason('score-more-organs', ['missing' => $missing, 'organs' => array_values(\array_slice($others, 0, 3))]),
+            0 === $missing
+                ? null
+                : new Reason('score-more-organs', [
+                    'missing' => $missing,
+                    'organs' => array_values(\array_slice($others, 0, 3)),
+                ]),
         );
     }
 
@@ -31,7 +40,11 @@ final readonly class Breadth implements Point
     {
         $organs = [];
         foreach ($dossier->examination()->findings as $finding) {
-            if ($finding->character->organ->isOnTheTree() && $finding->isOnTheTree() && $dossier->canBeSeen($finding->character)) {
+            if (
+                $finding->character->organ->isOnTheTree()
+                && $finding->isOnTheTree()
+                && $dossier->canBeSeen($finding->character)
+            ) {
                 $organs[$finding->character->organ->value] = $finding->character->organ;
             }
         }

@@ -14,8 +14,23 @@ final readonly class Clearance
      * @param list<PointReport>       $points  all nine, in their order
      * @param \DateTimeImmutable|null $until   last day it holds; set only where it is cleared
      */
-    public function __construct(public Answer $answer, public Reason $because, public array $points, public ?\DateTimeImmutable $until)
+    public function __construct(
+        public Answer $answer,
+        public Reason $because,
+        public array $points,
+        public ?\DateTimeImmutable $until,
+    ) {
+    }
+
+    /** @param string $id of one of the nine, e.g. `required-features` */
+    public function point(string $id): PointReport
     {
+        foreach ($this->points as $point) {
+            if ($point->point === $id) {
+                return $point;
+            }
+        }
+        throw new \LogicException(\sprintf('The gate has no point "%s".', $id));
     }
 
     public function isCleared(): bool
@@ -24,8 +39,8 @@ final readonly class Clearance
     }
 
     /**
-     * The first point that is not met, broken ones before open ones, and what can be waited for after what cannot; none where
-     * all are met. What the people lack comes last: a learner still wants to know what to look at next.
+     * The first point that is not met, broken ones before open ones, and what can be waited for after what cannot; none
+     * where all are met. What the people lack comes last: a learner still wants to know what to look at next.
      *
      * @param list<PointReport> $points
      */

@@ -67,7 +67,10 @@ final readonly class Dossier
         return DayOfYear::on($this->examination()->date);
     }
 
-    /** Whether the character can have been in sight on the claimed tree on the day of the examination, two weeks given or taken. */
+    /**
+     * Whether the character can have been in sight on the claimed tree on the day of the examination, two weeks given
+     * or taken.
+     */
     public function canBeSeen(Character $character): bool
     {
         return $this->phenology->canShow($this->claim->taxon, $character, $this->examinedOn(), self::LEEWAY_DAYS);
@@ -76,7 +79,16 @@ final readonly class Dossier
     /** The same dossier as the second examiner's own scores would make it. */
     public function seenBySecond(SecondLook $second): self
     {
-        return new self($this->claim, $second->identification, $this->phenology, $this->terms, $this->decidedOn, [], $this->sameSpecimen, $second->person);
+        return new self(
+            $this->claim,
+            $second->identification,
+            $this->phenology,
+            $this->terms,
+            $this->decidedOn,
+            [],
+            $this->sameSpecimen,
+            $second->person,
+        );
     }
 
     /** Probability of the claimed taxon, or of the group whose name is enough for this part. */
@@ -90,7 +102,8 @@ final readonly class Dossier
     }
 
     /**
-     * All dangerous taxa against what was seen; with a claim, all but the claimed one, and only what can be seen on that in this season.
+     * All dangerous taxa against what was seen; with a claim, all but the claimed one, and only what can be seen on
+     * that in this season.
      *
      * @return list<Danger>
      */
@@ -100,7 +113,15 @@ final readonly class Dossier
         $seen = Danger::seen($identification->examination);
         if (null !== $claim) {
             $day = DayOfYear::on($identification->examination->date);
-            $seen = array_filter($seen, static fn (array $scored): bool => $phenology->canShow($claim->taxon, $scored[0], $day, self::LEEWAY_DAYS));
+            $seen = array_filter(
+                $seen,
+                static fn (array $scored): bool => $phenology->canShow(
+                    $claim->taxon,
+                    $scored[0],
+                    $day,
+                    self::LEEWAY_DAYS,
+                ),
+            );
         }
         $dangers = $excluded = $severe = $likely = [];
         foreach ($compiled->flora->dangerous() as $id => $taxon) {
@@ -108,9 +129,15 @@ final readonly class Dossier
                 continue;
             }
             $lookAlike = $claim?->part->lookAlike($id);
-            $severity = null === $lookAlike ? $taxon->severity() : Severity::worse($lookAlike->severity, $taxon->severity());
+            $severity =
+                null === $lookAlike ? $taxon->severity() : Severity::worse($lookAlike->severity, $taxon->severity());
             $danger = Danger::weigh($compiled, $seen, $taxon, $severity, $lookAlike->decisive ?? []);
-            [$dangers[], $excluded[], $severe[], $likely[]] = [$danger, (int) $danger->isExcluded(), -$severity->rank(), -$identification->posteriorOf($id)];
+            [$dangers[], $excluded[], $severe[], $likely[]] = [
+                $danger,
+                (int) $danger->isExcluded(),
+                -$severity->rank(),
+                -$identification->posteriorOf($id),
+            ];
         }
         if ([] === $dangers) {
             return []; // a flora may hold nothing dangerous

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Clearance;
 
+use Hylognosis\Measure\CalendarDay;
 use Hylognosis\Reason\Reason;
 
 /** Point 9. The examination is of this specimen, and no older than the part allows. */
@@ -12,7 +13,7 @@ final readonly class Freshness implements Point
     public function judge(Dossier $dossier): PointReport
     {
         $allowed = $dossier->claim->part->freshnessDays();
-        $age = self::days($dossier->examination()->date, $dossier->decidedOn);
+        $age = CalendarDay::between($dossier->examination()->date, $dossier->decidedOn);
         [$status, $code, $change] = match (true) {
             !$dossier->sameSpecimen => [PointStatus::Broken, 'another-tree', 'examine-this-tree'],
             $age < 0 => [PointStatus::Broken, 'dated-after', 'correct-the-date'],
@@ -20,14 +21,11 @@ final readonly class Freshness implements Point
             default => [PointStatus::Met, 0 === $age ? 'same-day' : 'fresh', null],
         };
 
-        return new PointReport('freshness', $status, new Reason($code, ['age' => $age, 'allowed' => $allowed]), null === $change ? null : new Reason($change));
-    }
-
-    /** Whole days from one date to another, negative backward, whatever the hours. */
-    public static function days(\DateTimeImmutable $from, \DateTimeImmutable $to): int
-    {
-        $day = static fn (\DateTimeImmutable $date): int => intdiv((int) strtotime($date->format('Y-m-d').' 12:00:00 UTC'), 86400);
-
-        return $day($to) - $day($from);
+        return new PointReport(
+            'freshness',
+            $status,
+            new Reason($code, ['age' => $age, 'allowed' => $allowed]),
+            null === $change ? null : new Reason($change),
+        );
     }
 }

@@ -13,7 +13,10 @@ use Hylognosis\Reason\Reason;
  */
 final readonly class Gate
 {
-    /** After two or three looks most trees fit alike: until breadth is reached, a danger has to lead by this factor to bar. */
+    /**
+     * After two or three looks most trees fit alike: until breadth is reached, a danger has to lead by this factor to
+     * bar.
+     */
     private const EARLY_LEAD = 3.0;
     private const EARLY_SCORES = 2;
     /** Less than a twentieth more probable is as good as equal, in words. */
@@ -78,7 +81,11 @@ final readonly class Gate
         foreach ($dossier->openDangers() as $danger) {
             $other = $dossier->identification->posteriorOf($danger->taxon->id);
             if (($broad && $other >= $own) || ($scored >= self::EARLY_SCORES && $other >= self::EARLY_LEAD * $own)) {
-                return new Reason($other > self::BETTER * $own ? 'danger-fits-better' : 'danger-fits-as-well', ['taxon' => $danger->taxon->id, 'claimed' => $dossier->claim->taxon->id, 'severity' => $danger->severity->value]);
+                return new Reason($other > self::BETTER * $own ? 'danger-fits-better' : 'danger-fits-as-well', [
+                    'taxon' => $danger->taxon->id,
+                    'claimed' => $dossier->claim->taxon->id,
+                    'severity' => $danger->severity->value,
+                ]);
             }
         }
 
@@ -89,7 +96,12 @@ final readonly class Gate
     {
         $days = '+'.$dossier->claim->part->freshnessDays().' days';
         $ends = [$dossier->examination()->date->modify($days)];
-        $confirmed = array_map(static fn (SecondLook $second): \DateTimeImmutable => $second->identification->examination->date->modify($days), (new People())->confirming($dossier));
+        $confirmed = array_map(
+            static fn (SecondLook $second): \DateTimeImmutable => $second->identification->examination->date->modify(
+                $days,
+            ),
+            (new People())->confirming($dossier),
+        );
         if ([] !== $confirmed) {
             $ends[] = max($confirmed); // any one of them is enough
         }
@@ -98,7 +110,9 @@ final readonly class Gate
         }
         $window = $dossier->phenology->window($dossier->claim->part);
         if (null !== $window && $window->days() < 365) {
-            $ends[] = $dossier->decidedOn->modify('+'.DayOfYear::on($dossier->decidedOn)->until($window->to).' days');
+            $ends[] = $dossier->decidedOn->modify(
+                '+'.DayOfYear::on($dossier->decidedOn)->until($window->to).' days',
+            );
         }
 
         return min($ends);

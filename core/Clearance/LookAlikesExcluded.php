@@ -11,8 +11,8 @@ use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Reason\Reason;
 
 /**
- * Point 3. Every dangerous taxon of the flora, listed as a look-alike or not, is excluded: something was seen for sure, on the
- * tree, that it is stated never to show, in at least two organs.
+ * Point 3. Every dangerous taxon of the flora, listed as a look-alike or not, is excluded: something was seen for sure,
+ * on the tree, that it is stated never to show, in at least two organs.
  */
 final readonly class LookAlikesExcluded implements Point
 {
@@ -24,15 +24,29 @@ final readonly class LookAlikesExcluded implements Point
         $items = array_map($this->item(...), $dossier->dangers);
 
         return [] === $open
-            ? new PointReport('look-alikes-excluded', PointStatus::Met, new Reason('all-excluded', ['all' => \count($items)] + $this->leansOn($dossier)), null, $items)
+            ? new PointReport(
+                'look-alikes-excluded',
+                PointStatus::Met,
+                new Reason('all-excluded', ['all' => \count($items)] + $this->leansOn($dossier)),
+                null,
+                $items,
+            )
             : new PointReport(
-                'look-alikes-excluded', PointStatus::Open,
-                new Reason('could-still-be', ['taxa' => array_map(static fn (Danger $danger): string => $danger->taxon->id, $open)]),
-                new Reason('see-what-it-never-shows'), $items, $this->firstDay($dossier, $open),
+                'look-alikes-excluded',
+                PointStatus::Open,
+                new Reason('could-still-be', [
+                    'taxa' => array_map(static fn (Danger $danger): string => $danger->taxon->id, $open),
+                ]),
+                new Reason('see-what-it-never-shows'),
+                $items,
+                $this->firstDay($dossier, $open),
             );
     }
 
-    /** @return array{lines: int, unread: int} on how many stated nevers the exclusions lean, and how many of those nobody has read but their author */
+    /**
+     * @return array{lines: int, unread: int} on how many stated nevers the exclusions lean, and how many of those
+     *     nobody has read but their author
+     */
     private function leansOn(Dossier $dossier): array
     {
         $lines = $unread = [];
@@ -67,7 +81,10 @@ final readonly class LookAlikesExcluded implements Point
             $soonest = null;
             foreach ($compiled->nevers[$number] as $id => $_) {
                 $character = $compiled->characters[$id];
-                if (0.0 === ($steps[$id] ?? $steps[$character->character->organ->value]) || $contrast->against($id, $number) <= self::MOSTLY) {
+                if (
+                    0.0 === ($steps[$id] ?? $steps[$character->character->organ->value])
+                    || $contrast->against($id, $number) <= self::MOSTLY
+                ) {
                     continue;
                 }
                 foreach ($character->character->sight->phenophases as $phase) {
@@ -88,15 +105,27 @@ final readonly class LookAlikesExcluded implements Point
     {
         $lines = array_merge(...array_values($danger->contradictions));
 
-        return new PointItem(Subject::Taxon, $danger->taxon->id, $danger->isExcluded() ? PointStatus::Met : PointStatus::Open, new Reason(match (true) {
-            $danger->isExcluded() => 'excluded-by',
-            [] === $danger->contradictions => 'nothing-against-it',
-            default => 'one-more-organ',
-        }, [
-            'taxon' => $danger->taxon->id,
-            'characters' => array_keys($danger->contradictions),
-            'lines' => array_values(array_unique(array_map(static fn (StatedNever $line): string => $line->id, $lines))),
-            'read' => [] === $lines ? 0 : min(array_map(static fn (StatedNever $line): int => $line->agreements(), $lines)),
-        ]));
+        return new PointItem(
+            Subject::Taxon,
+            $danger->taxon->id,
+            $danger->isExcluded() ? PointStatus::Met : PointStatus::Open,
+            new Reason(
+                match (true) {
+                    $danger->isExcluded() => 'excluded-by',
+                    [] === $danger->contradictions => 'nothing-against-it',
+                    default => 'one-more-organ',
+                },
+                [
+                    'taxon' => $danger->taxon->id,
+                    'characters' => array_keys($danger->contradictions),
+                    'lines' => array_values(
+                        array_unique(array_map(static fn (StatedNever $line): string => $line->id, $lines)),
+                    ),
+                    'read' => [] === $lines
+                            ? 0
+                            : min(array_map(static fn (StatedNever $line): int => $line->agreements(), $lines)),
+                ],
+            ),
+        );
     }
 }

@@ -11,9 +11,9 @@ use Hylognosis\Identification\RequiredList;
 use Hylognosis\Reason\Reason;
 
 /**
- * Point 8. The examiner may decide: a learner's examination never clears. Where taking the wrong tree could kill, a second
- * examiner, who knew neither the scores nor the hope, reaches the same taxon and meets the first three points alone. Whoever
- * comes to another conclusion is heard, needed or not, until that is settled on record.
+ * Point 8. The examiner may decide: a learner's examination never clears. Where taking the wrong tree could kill, a
+ * second examiner, who knew neither the scores nor the hope, reaches the same taxon and meets the first three points
+ * alone. Whoever comes to another conclusion is heard, needed or not, until that is settled on record.
  */
 final readonly class People implements Point
 {
@@ -25,7 +25,9 @@ final readonly class People implements Point
         if (!$dossier->examination()->examiner->mayDecide()) {
             return $this->report(PointStatus::Broken, 'learner-never-clears', 'ask-an-instructor');
         }
-        $seconds = array_values(array_filter($dossier->seconds, static fn (SecondLook $second): bool => !$second->reconsidered));
+        $seconds = array_values(
+            array_filter($dossier->seconds, static fn (SecondLook $second): bool => !$second->reconsidered),
+        );
         foreach ($seconds as $second) {
             if ($this->dissents($dossier->seenBySecond($second))) {
                 return $this->report(PointStatus::Broken, 'second-dissents', 'settle-the-dissent');
@@ -54,21 +56,36 @@ final readonly class People implements Point
     public function confirming(Dossier $dossier): array
     {
         return $this->needsSecond($dossier)
-            ? array_values(array_filter($dossier->seconds, fn (SecondLook $second): bool => !$second->reconsidered && null === $this->lacking($dossier, $second)))
+            ? array_values(
+                array_filter(
+                    $dossier->seconds,
+                    fn (SecondLook $second): bool => !$second->reconsidered
+                        && null === $this->lacking($dossier, $second),
+                ),
+            )
             : [];
     }
 
-    /** Whether a deadly kind is listed as a look-alike, is still compatible, or is kept out by three required features or fewer. */
+    /**
+     * Whether a deadly kind is listed as a look-alike, is still compatible, or is kept out by three required features
+     * or fewer.
+     */
     public function needsSecond(Dossier $dossier): bool
     {
         foreach ($dossier->claim->part->lookAlikes as $lookAlike) {
-            if (Severity::Deadly === Severity::worse($lookAlike->severity, $dossier->flora()->taxon($lookAlike->taxon)->severity())) {
+            if (
+                Severity::Deadly ===
+                Severity::worse($lookAlike->severity, $dossier->flora()->taxon($lookAlike->taxon)->severity())
+            ) {
                 return true;
             }
         }
         $list = new RequiredList($dossier->identification->compiled, $dossier->claim->part);
         foreach ($dossier->dangers as $danger) {
-            if (Severity::Deadly === $danger->severity && (!$danger->isExcluded() || \count($list->keepingOut($danger->taxon)) <= self::WITHIN)) {
+            if (
+                Severity::Deadly === $danger->severity
+                && (!$danger->isExcluded() || \count($list->keepingOut($danger->taxon)) <= self::WITHIN)
+            ) {
                 return true;
             }
         }
@@ -80,7 +97,13 @@ final readonly class People implements Point
     private function dissents(Dossier $own): bool
     {
         $identification = $own->identification;
-        $another = !$this->reaches($own) && \in_array($identification->conclusion(), [Conclusion::Named, Conclusion::Between, Conclusion::NoneOfThese], true);
+        $another =
+            !$this->reaches($own)
+            && \in_array(
+                $identification->conclusion(),
+                [Conclusion::Named, Conclusion::Between, Conclusion::NoneOfThese],
+                true,
+            );
 
         return $another || PointStatus::Broken === (new NoContradiction())->judge($own)->status;
     }
@@ -93,7 +116,10 @@ final readonly class People implements Point
         return match (true) {
             !$second->blind => ['second-not-blind', 'ask-somebody-who-has-not-seen'],
             $second->isACopyOf($dossier->examination()) => ['second-is-a-copy', 'ask-somebody-who-has-not-seen'],
-            '' !== $second->person && $second->person === $dossier->person => ['second-is-the-same-person', 'ask-another-instructor'],
+            '' !== $second->person && $second->person === $dossier->person => [
+                'second-is-the-same-person',
+                'ask-another-instructor',
+            ],
             !$own->examination()->examiner->mayDecide() => ['second-may-not-decide', 'ask-another-instructor'],
             !(new Freshness())->judge($own)->isMet() => ['second-too-old', 'have-it-made-again'],
             !$this->reaches($own) => ['second-has-not-reached-it', 'finish-the-second'],
@@ -106,7 +132,8 @@ final readonly class People implements Point
 
     private function reaches(Dossier $own): bool
     {
-        return $own->claim->isMetBy($own->flora(), $own->identification->leader()->taxon) && $own->posteriorOfClaim() >= Identification::LEAD;
+        return $own->claim->isMetBy($own->flora(), $own->identification->leader()->taxon)
+            && $own->posteriorOfClaim() >= Identification::LEAD;
     }
 
     private function report(PointStatus $status, string $because, ?string $change = null): PointReport

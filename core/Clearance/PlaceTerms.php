@@ -12,12 +12,14 @@ final readonly class PlaceTerms
      * @param \DateTimeImmutable|null $validUntil    last day of the permission; none if it has no end
      * @param list<string>            $protectedTaxa protected at this place, by taxon id
      * @param array<string, Quota>    $quotas        of the claimed part, by taxon; none where it is not limited
+     * @param bool                    $coversPart    the permission is for the claimed part too; so it is where it names none
      */
     public function __construct(
         public ?bool $permission,
         public ?\DateTimeImmutable $validUntil = null,
         public array $protectedTaxa = [],
         public array $quotas = [],
+        public bool $coversPart = true,
     ) {
     }
 }

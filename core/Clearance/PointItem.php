@@ -10,8 +10,12 @@ use Hylognosis\Reason\Reason;
 final readonly class PointItem
 {
     /** @param string $subject id of the character, taxon or condition it is about; `window` for that */
-    public function __construct(public Subject $about, public string $subject, public PointStatus $status, public Reason $detail)
-    {
+    public function __construct(
+        public Subject $about,
+        public string $subject,
+        public PointStatus $status,
+        public Reason $detail,
+    ) {
     }
 
     /** @param array<string, string|int|float|bool|list<string|float>|null> $with */

@@ -14,7 +14,8 @@ final readonly class PointReport
      * @param string          $point  id of the point, e.g. `required-features`
      * @param Reason|null     $change what would change it; none where it is met
      * @param list<PointItem> $items
-     * @param DayOfYear|null  $when   the first day on which it can be changed at this place; null: today, or it is not a matter of season
+     * @param DayOfYear|null  $when   the first day on which it can be changed at this place; null: today, or it is not
+     *                                a matter of season
      */
     public function __construct(
         public string $point,

@@ -13,31 +13,44 @@ use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Reason\Reason;
 
 /**
- * Point 1. Every feature the flora requires for this taxon and part was scored sure, on the tree, at a time when it can be seen,
- * with an accepted value, and nothing but what may stand beside it, on at least its number of samples in one look.
+ * Point 1. Every feature the flora requires for this taxon and part was scored sure, on the tree, at a time when it can
+ * be seen, with an accepted value, and nothing but what may stand beside it, on at least its number of samples in one
+ * look.
  */
 final readonly class RequiredFeatures implements Point
 {
     public function judge(Dossier $dossier): PointReport
     {
-        $items = array_map(fn (RequiredFeature $feature): PointItem => $this->item($dossier, $feature), $dossier->claim->part->required);
+        $items = array_map(
+            fn (RequiredFeature $feature): PointItem => $this->item($dossier, $feature),
+            $dossier->claim->part->required,
+        );
         $met = \count(array_filter($items, static fn (PointItem $item): bool => PointStatus::Met === $item->status));
         $status = PointReport::worst($items);
 
-        return new PointReport('required-features', $status, new Reason('features-met', ['met' => $met, 'all' => \count($items)]), match ($status) {
-            PointStatus::Met => null,
-            PointStatus::Open => new Reason('score-the-open-ones'),
-            PointStatus::Broken => new Reason('a-feature-is-otherwise'),
-        }, $items, $this->firstDay($dossier));
+        return new PointReport(
+            'required-features',
+            $status,
+            new Reason('features-met', ['met' => $met, 'all' => \count($items)]),
+            match ($status) {
+                PointStatus::Met => null,
+                PointStatus::Open => new Reason('score-the-open-ones'),
+                PointStatus::Broken => new Reason('a-feature-is-otherwise'),
+            },
+            $items,
+            $this->firstDay($dossier),
+        );
     }
 
     /** @return list<RequiredFeature> */
     public function open(Dossier $dossier): array
     {
-        return array_values(array_filter(
-            $dossier->claim->part->required,
-            fn (RequiredFeature $feature): bool => PointStatus::Met !== $this->item($dossier, $feature)->status,
-        ));
+        return array_values(
+            array_filter(
+                $dossier->claim->part->required,
+                fn (RequiredFeature $feature): bool => PointStatus::Met !== $this->item($dossier, $feature)->status,
+            ),
+        );
     }
 
     /** The day by which every open feature will have been in sight once; null where all are in sight today. */
@@ -56,15 +69,27 @@ final readonly class RequiredFeatures implements Point
     {
         $id = $feature->character;
         $finding = $dossier->examination()->finding($id);
-        $wanted = ['states' => $feature->states, 'range' => null === $feature->range ? null : (string) $feature->range, 'needed' => $feature->samples, 'beside' => $feature->beside];
+        $wanted = [
+            'states' => $feature->states,
+            'range' => null === $feature->range ? null : (string) $feature->range,
+            'needed' => $feature->samples,
+            'beside' => $feature->beside,
+        ];
         if (null === $finding) {
             $next = $this->nextShowing($dossier, $dossier->flora()->character($id));
 
-            return PointItem::ofCharacter($id, PointStatus::Open, 'not-scored', $wanted + ['from' => match (true) {
-                null === $next => '',
-                $next->number === $dossier->examinedOn()->number => null,
-                default => (string) $next,
-            }]);
+            return PointItem::ofCharacter(
+                $id,
+                PointStatus::Open,
+                'not-scored',
+                $wanted + [
+                    'from' => match (true) {
+                        null === $next => '',
+                        $next->number === $dossier->examinedOn()->number => null,
+                        default => (string) $next,
+                    },
+                ],
+            );
         }
         if ($finding->disagrees) {
             return PointItem::ofCharacter($id, PointStatus::Open, 'disagree');
@@ -79,13 +104,26 @@ final readonly class RequiredFeatures implements Point
         if ([] !== $deciding && !$feature->isMetBy($deciding)) {
             return $this->unripe($dossier, $finding)
                 ? PointItem::ofCharacter($id, PointStatus::Open, 'unripe', $wanted)
-                : PointItem::ofCharacter($id, $this->isOnlyBeside($feature, $finding) ? PointStatus::Open : PointStatus::Broken, 'seen-otherwise', $wanted + ['values' => $finding->values()]);
+                : PointItem::ofCharacter(
+                    $id,
+                    $this->isOnlyBeside($feature, $finding) ? PointStatus::Open : PointStatus::Broken,
+                    'seen-otherwise',
+                    $wanted + ['values' => $finding->values()],
+                );
         }
         $samples = $this->samples($feature, $finding);
 
         return match (true) {
-            $samples >= $feature->samples => PointItem::ofCharacter($id, PointStatus::Met, 'feature-met', ['values' => $finding->values(), 'samples' => $samples]),
-            $samples > 0 => PointItem::ofCharacter($id, PointStatus::Open, 'too-few', ['samples' => $samples] + $wanted),
+            $samples >= $feature->samples => PointItem::ofCharacter($id, PointStatus::Met, 'feature-met', [
+                'values' => $finding->values(),
+                'samples' => $samples,
+            ]),
+            $samples > 0 => PointItem::ofCharacter(
+                $id,
+                PointStatus::Open,
+                'too-few',
+                ['samples' => $samples] + $wanted,
+            ),
             $finding->isLitter() => PointItem::ofCharacter($id, PointStatus::Open, 'litter-only'),
             default => PointItem::ofCharacter($id, PointStatus::Open, 'not-sure'),
         };
@@ -96,17 +134,26 @@ final readonly class RequiredFeatures implements Point
     {
         $meeting = array_filter(
             $finding->decidingObservations(),
-            static fn (Observation $o): bool => $feature->isMetBy(array_map(static fn (Reading $reading): array => $reading->oneOf, $o->readings())),
+            static fn (Observation $o): bool => $feature->isMetBy(
+                array_map(static fn (Reading $reading): array => $reading->oneOf, $o->readings()),
+            ),
         );
 
         return max([0, ...array_map(static fn (Observation $o): int => $o->samples, $meeting)]);
     }
 
-    /** Nothing was seen but what may stand beside an accepted value: that one may still turn up. Or one of several, and it could be the accepted one. */
+    /**
+     * Nothing was seen but what may stand beside an accepted value: that one may still turn up. Or one of several, and
+     * it could be the accepted one.
+     */
     private function isOnlyBeside(RequiredFeature $feature, Finding $finding): bool
     {
         foreach ($finding->decidingReadings() as $reading) {
-            $possible = array_filter($reading->oneOf, static fn (string|float $value): bool => $feature->accepts($value) || \in_array($value, $feature->beside, true));
+            $possible = array_filter(
+                $reading->oneOf,
+                static fn (string|float $value): bool => $feature->accepts($value)
+                    || \in_array($value, $feature->beside, true),
+            );
             if ([] === $possible) {
                 return false;
             }
@@ -120,7 +167,11 @@ final readonly class RequiredFeatures implements Point
     {
         $compiled = $dossier->identification->compiled;
         foreach ($finding->decidingReadings() as $reading) {
-            if (!$finding->character->variation->ripens || $compiled->isUnusual($dossier->claimed(), $finding->character, $reading) || [] !== $compiled->forbidding($dossier->claimed(), $finding->character, $reading)) {
+            if (
+                !$finding->character->variation->ripens
+                || $compiled->isUnusual($dossier->claimed(), $finding->character, $reading)
+                || [] !== $compiled->forbidding($dossier->claimed(), $finding->character, $reading)
+            ) {
                 return false;
             }
         }

@@ -16,10 +16,15 @@ final readonly class SecondLook
     /**
      * @param bool   $blind        the second examiner had seen neither the first one's scores nor the hope
      * @param string $person       who; empty where nobody says
-     * @param bool   $reconsidered its examiner has taken the conclusion back, on record: it counts neither for nor against
+     * @param bool   $reconsidered its examiner has taken the conclusion back, on record: it counts neither for nor
+     *                             against
      */
-    public function __construct(public Identification $identification, public bool $blind, public string $person = '', public bool $reconsidered = false)
-    {
+    public function __construct(
+        public Identification $identification,
+        public bool $blind,
+        public string $person = '',
+        public bool $reconsidered = false,
+    ) {
     }
 
     /** Whether these are the first examiner's scores over again, to the last twig: then nobody looked a second time. */
@@ -36,7 +41,16 @@ final readonly class SecondLook
         $told = [];
         foreach ($examination->findings as $id => $finding) {
             foreach ($finding->all as $o) {
-                $told[] = implode('|', [$id, implode(',', $o->values()), (int) $o->either, $o->certainty->value, $o->samples, $o->where->value, $o->position->value, $o->look->at?->getTimestamp() ?? '']);
+                $told[] = implode('|', [
+                    $id,
+                    implode(',', $o->values()),
+                    (int) $o->either,
+                    $o->certainty->value,
+                    $o->samples,
+                    $o->where->value,
+                    $o->position->value,
+                    $o->look->at?->getTimestamp() ?? '',
+                ]);
             }
         }
         sort($told);

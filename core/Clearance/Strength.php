@@ -19,18 +19,35 @@ final readonly class Strength implements Point
     {
         $posterior = $dossier->posteriorOfClaim();
         [$status, $code, $change] = match (true) {
-            [] === $dossier->examination()->findings => [PointStatus::Open, 'nothing-scored', 'start-with-the-next-look'],
+            [] === $dossier->examination()->findings => [
+                PointStatus::Open,
+                'nothing-scored',
+                'start-with-the-next-look',
+            ],
             !$this->leads($dossier) => [PointStatus::Open, 'another-leads', 'let-go-of-the-hunch'],
             !$dossier->identification->hasGoodFit() => [PointStatus::Open, 'poor-fit', 'perhaps-not-in-this-flora'],
             $posterior < Identification::LEAD => [PointStatus::Open, 'thin-lead', 'part-it-from-the-runner-up'],
-            $dossier->identification->unlisted > self::MOST_UNLISTED => [PointStatus::Open, 'perhaps-unlisted', 'score-what-few-share'],
+            $dossier->identification->unlisted > self::MOST_UNLISTED => [
+                PointStatus::Open,
+                'perhaps-unlisted',
+                'score-what-few-share',
+            ],
             default => [PointStatus::Met, 'leads', null],
         };
 
-        return new PointReport('strength', $status, new Reason($code, [
-            'taxon' => $dossier->claim->taxon->id, 'leader' => $dossier->identification->leader()->taxon, 'posterior' => $posterior, 'needed' => Identification::LEAD,
-            'unlisted' => $dossier->identification->unlisted, 'most' => self::MOST_UNLISTED,
-        ]), null === $change ? null : new Reason($change));
+        return new PointReport(
+            'strength',
+            $status,
+            new Reason($code, [
+                'taxon' => $dossier->claim->taxon->id,
+                'leader' => $dossier->identification->leader()->taxon,
+                'posterior' => $posterior,
+                'needed' => Identification::LEAD,
+                'unlisted' => $dossier->identification->unlisted,
+                'most' => self::MOST_UNLISTED,
+            ]),
+            null === $change ? null : new Reason($change),
+        );
     }
 
     private function leads(Dossier $dossier): bool

@@ -12,7 +12,9 @@ final class DocumentError extends \DomainException
         parent::__construct('' === $path ? $reason : $path.': '.$reason);
     }
 
-    /** @param string $path where in the document, e.g. `taxa[3].parts.fruit.window`; empty for the document as a whole */
+    /**
+     * @param string $path where in the document, e.g. `taxa[3].parts.fruit.window`; empty for the document as a whole
+     */
     public static function at(string $path, string $reason): self
     {
         return new self($path, $reason);

@@ -29,7 +29,9 @@ final readonly class Node
     {
         $value = $this->values()[$key] ?? null;
 
-        return null !== $value ? new self($value, $this->below($key)) : throw DocumentError::at($this->below($key), 'is missing.');
+        return null !== $value
+            ? new self($value, $this->below($key))
+            : throw DocumentError::at($this->below($key), 'is missing.');
     }
 
     /**
@@ -119,7 +121,9 @@ final readonly class Node
         $child = $this->child($key);
         $number = $child->asNumber($least, $most);
 
-        return floor($number) === $number ? (int) $number : throw DocumentError::at($child->path, 'must be a whole number.');
+        return floor($number) === $number
+            ? (int) $number
+            : throw DocumentError::at($child->path, 'must be a whole number.');
     }
 
     /** @throws DocumentError if it is there and neither true nor false */
@@ -157,15 +161,26 @@ final readonly class Node
     {
         $word = $this->asText();
 
-        return $vocabulary::tryFrom($word) ?? throw DocumentError::at($this->path, \sprintf(
-            '"%s" is not known here; known: %s.', $word, implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $vocabulary::cases())),
-        ));
+        return $vocabulary::tryFrom($word) ??
+            throw DocumentError::at(
+                $this->path,
+                \sprintf(
+                    '"%s" is not known here; known: %s.',
+                    $word,
+                    implode(
+                        ', ',
+                        array_map(static fn (\BackedEnum $case): string => (string) $case->value, $vocabulary::cases()),
+                    ),
+                ),
+            );
     }
 
     /** @throws DocumentError if this place holds no text or an empty one */
     public function asText(): string
     {
-        return \is_string($this->value) && '' !== trim($this->value) ? $this->value : throw DocumentError::at($this->path, 'must be a text that is not empty.');
+        return \is_string($this->value) && '' !== trim($this->value)
+            ? $this->value
+            : throw DocumentError::at($this->path, 'must be a text that is not empty.');
     }
 
     /** @throws DocumentError if this place holds no number between the two bounds */
@@ -175,7 +190,10 @@ final readonly class Node
             throw DocumentError::at($this->path, 'must be a number.');
         }
         if ($this->value < $least || $this->value > $most) {
-            throw DocumentError::at($this->path, \sprintf('must lie between %s and %s; it is %s.', $least, $most, $this->value));
+            throw DocumentError::at(
+                $this->path,
+                \sprintf('must lie between %s and %s; it is %s.', $least, $most, $this->value),
+            );
         }
 
         return (float) $this->value;
@@ -201,7 +219,10 @@ final readonly class Node
     {
         foreach (array_keys($this->map()) as $key) {
             if (!\in_array($key, $known, true)) {
-                throw DocumentError::at($this->below($key), \sprintf('is not known here; known: %s.', implode(', ', $known)));
+                throw DocumentError::at(
+                    $this->below($key),
+                    \sprintf('is not known here; known: %s.', implode(', ', $known)),
+                );
             }
         }
     }
@@ -216,7 +237,11 @@ final readonly class Node
     {
         $map = [];
         foreach ($this->values() as $key => $value) {
-            $map[\is_string($key) ? $key : throw DocumentError::at($this->below((string) $key), 'a number names nothing here.')] = $value;
+            $map[
+                \is_string($key)
+                    ? $key
+                    : throw DocumentError::at($this->below((string) $key), 'a number names nothing here.')
+            ] = $value;
         }
 
         return $map;

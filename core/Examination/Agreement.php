@@ -30,7 +30,7 @@ final readonly class Agreement
         $often = array_count_values($other);
         $chance = 0.0;
         foreach (array_count_values($one) as $state => $count) {
-            $chance += $count * ($often[$state] ?? 0) / ($n * $n);
+            $chance += ($count * ($often[$state] ?? 0)) / ($n * $n);
         }
 
         return self::beyondChance($same, $chance);
@@ -47,13 +47,15 @@ final readonly class Agreement
     {
         $raters = [] === $counts ? 0 : array_sum($counts[0]);
         if ($raters < 2 || [] !== array_filter($counts, static fn (array $row): bool => array_sum($row) !== $raters)) {
-            throw new \InvalidArgumentException('Every specimen must have been scored by the same number of examiners, two or more.');
+            throw new \InvalidArgumentException(
+                'Every specimen must have been scored by the same number of examiners, two or more.',
+            );
         }
         $same = 0.0;
         $totals = [];
         foreach ($counts as $row) {
             foreach ($row as $state => $count) {
-                $same += $count * ($count - 1) / ($raters * ($raters - 1));
+                $same += ($count * ($count - 1)) / ($raters * ($raters - 1));
                 $totals[$state] = ($totals[$state] ?? 0) + $count;
             }
         }

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Hylognosis\Examination;
 
 /**
- * Scores of one character at one height of the tree that cannot all be right, and how that is settled: by a further look,
- * recorded as such, another act at another time, sure and on the tree. What it agrees with stands once its
- * looks outnumber everything else; a score that was taken back counts among everything else. After five looks the same
- * eye settles nothing any more: the safety case reckons with five.
+ * Scores of one character at one height of the tree that cannot all be right, and how that is settled: by a further
+ * look, recorded as such, another act at another time, sure and on the tree. What it agrees with stands once its looks
+ * outnumber everything else; a score that was taken back counts among everything else. After five looks the same eye
+ * settles nothing any more: the safety case reckons with five.
  */
 final readonly class Dispute
 {
@@ -37,7 +37,8 @@ final readonly class Dispute
             }
             $side = self::side($last, $standing);
             $votes = self::votes($side, $looks);
-            if ($votes > \count($looks) - \count($side)) { // so at least two: a dispute has another side
+            if ($votes > \count($looks) - \count($side)) {
+                // so at least two: a dispute has another side
                 return $side;
             }
         }
@@ -46,8 +47,8 @@ final readonly class Dispute
     }
 
     /**
-     * Whether what was taken back has been settled: it disagreed with what stands and was outvoted, or, where it may have been seen
-     * beside what stands, as many further looks have not found it.
+     * Whether what was taken back has been settled: it disagreed with what stands and was outvoted, or, where it may
+     * have been seen beside what stands, as many further looks have not found it.
      *
      * @param list<Observation> $looks of one character, at one height
      */
@@ -64,7 +65,8 @@ final readonly class Dispute
     }
 
     /**
-     * What a look agrees with, less those that contradict one another: two scores do not agree because a third has both.
+     * What a look agrees with, less those that contradict one another: two scores do not agree because a third has
+     * both.
      *
      * @param list<Observation> $standing
      *
@@ -74,7 +76,13 @@ final readonly class Dispute
     {
         $agreeing = array_filter($standing, $last->agreesWith(...));
 
-        return array_values(array_filter($agreeing, static fn (Observation $one): bool => [] === array_filter($agreeing, static fn (Observation $other): bool => !$one->agreesWith($other))));
+        return array_values(
+            array_filter(
+                $agreeing,
+                static fn (Observation $one): bool => [] ===
+                    array_filter($agreeing, static fn (Observation $other): bool => !$one->agreesWith($other)),
+            ),
+        );
     }
 
     /**

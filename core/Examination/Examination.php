@@ -34,15 +34,28 @@ final readonly class Examination
      *
      * @throws UnusableScore if one character is scored more than twenty times
      */
-    public static function of(\DateTimeImmutable $date, LifeStage $stage, ExaminerRole $examiner, array $observations, array $couldNotLook = []): self
-    {
+    public static function of(
+        \DateTimeImmutable $date,
+        LifeStage $stage,
+        ExaminerRole $examiner,
+        array $observations,
+        array $couldNotLook = [],
+    ): self {
         $byCharacter = [];
         foreach ($observations as $observation) {
             $byCharacter[$observation->character->id][] = $observation;
         }
         foreach ($byCharacter as $id => $scores) {
             if (\count($scores) > self::MOST_SCORES) {
-                throw UnusableScore::in('character', \sprintf('"%s" is scored %d times; more than %d scores of one character say nothing more.', $id, \count($scores), self::MOST_SCORES));
+                throw UnusableScore::in(
+                    'character',
+                    \sprintf(
+                        '"%s" is scored %d times; more than %d scores of one character say nothing more.',
+                        $id,
+                        \count($scores),
+                        self::MOST_SCORES,
+                    ),
+                );
             }
         }
         ksort($byCharacter);

@@ -9,18 +9,23 @@ use Hylognosis\Flora\Position;
 use Hylognosis\Measure\SampleSummary;
 
 /**
- * All scores of one character of one specimen, taken together, height by height. Scores of one height that cannot both be right
- * disagree until a further look settles it ({@see Dispute}). Nothing is overwritten.
+ * All scores of one character of one specimen, taken together, height by height. Scores of one height that cannot both
+ * be right disagree until a further look settles it ({@see Dispute}). Nothing is overwritten.
  */
 final readonly class Finding
 {
     /**
      * @param non-empty-list<Observation> $all       taken back ones among them
-     * @param list<Observation>           $standing  those that count; all that were not taken back while a disagreement is open
+     * @param list<Observation>           $standing  those that count; all that were not taken back while a disagreement
+     *                                         is open
      * @param bool                        $disagrees at some height
      */
-    private function __construct(public Character $character, public array $all, public array $standing, public bool $disagrees)
-    {
+    private function __construct(
+        public Character $character,
+        public array $all,
+        public array $standing,
+        public bool $disagrees,
+    ) {
     }
 
     /** @param non-empty-list<Observation> $observations of one character */
@@ -29,10 +34,15 @@ final readonly class Finding
         $standing = [];
         $disagrees = false;
         foreach (Position::cases() as $position) {
-            $there = array_values(array_filter($observations, static fn (Observation $o): bool => $o->position === $position));
+            $there = array_values(
+                array_filter($observations, static fn (Observation $o): bool => $o->position === $position),
+            );
             $settled = Dispute::settled($there);
             $disagrees = $disagrees || null === $settled;
-            array_push($standing, ...$settled ?? array_filter($there, static fn (Observation $o): bool => !$o->look->takenBack));
+            array_push(
+                $standing,
+                ...$settled ?? array_filter($there, static fn (Observation $o): bool => !$o->look->takenBack),
+            );
         }
 
         return new self($observations[0]->character, $observations, $standing, $disagrees);
@@ -62,7 +72,10 @@ final readonly class Finding
         return $this->disagrees ? [] : $this->deciding();
     }
 
-    /** @return list<Reading> what was scored and taken back, and no further look at that height of the tree has settled since */
+    /**
+     * @return list<Reading> what was scored and taken back, and no further look at that height of the tree has settled
+     *     since
+     */
     public function unsettledTakenBack(): array
     {
         if ([] === array_filter($this->all, static fn (Observation $o): bool => $o->look->takenBack)) {
@@ -70,7 +83,9 @@ final readonly class Finding
         }
         $unsettled = [];
         foreach (Position::cases() as $position) {
-            $there = array_values(array_filter($this->all, static fn (Observation $o): bool => $o->position === $position));
+            $there = array_values(
+                array_filter($this->all, static fn (Observation $o): bool => $o->position === $position),
+            );
             if (!Dispute::outvotesTakenBack($there)) {
                 array_push($unsettled, ...array_filter($there, static fn (Observation $o): bool => $o->look->takenBack));
             }
@@ -82,7 +97,8 @@ final readonly class Finding
     /** Whether all that counts says that the character makes no sense on this tree. */
     public function isNotApplicable(): bool
     {
-        return [] !== $this->standing && [] === array_filter($this->standing, static fn (Observation $o): bool => !$o->isNotApplicable());
+        return [] !== $this->standing
+            && [] === array_filter($this->standing, static fn (Observation $o): bool => !$o->isNotApplicable());
     }
 
     /** The numbers in a few figures; none where states were scored. */
@@ -103,7 +119,11 @@ final readonly class Finding
     public function isOnTheTree(): bool
     {
         foreach ($this->standing as $observation) {
-            if (Whereabouts::Tree === $observation->where && Certainty::Unsure !== $observation->certainty && !$observation->isNotApplicable()) {
+            if (
+                Whereabouts::Tree === $observation->where
+                && Certainty::Unsure !== $observation->certainty
+                && !$observation->isNotApplicable()
+            ) {
                 return true;
             }
         }
@@ -111,7 +131,10 @@ final readonly class Finding
         return false;
     }
 
-    /** Nothing of it was seen on the tree but, perhaps, unsurely: an unsure glance does not lend weight to what lies below. */
+    /**
+     * Nothing of it was seen on the tree but, perhaps, unsurely: an unsure glance does not lend weight to what lies
+     * below.
+     */
     public function isLitter(): bool
     {
         $litter = false;
@@ -125,7 +148,10 @@ final readonly class Finding
     /** The best certainty among the scores that stand. */
     public function misreadingFactor(): float
     {
-        return min([Certainty::Unsure->misreadingFactor(), ...array_map(static fn (Observation $o): float => $o->certainty->misreadingFactor(), $this->standing)]);
+        return min([
+            Certainty::Unsure->misreadingFactor(),
+            ...array_map(static fn (Observation $o): float => $o->certainty->misreadingFactor(), $this->standing),
+        ]);
     }
 
     /** @return list<Observation> */
@@ -168,7 +194,9 @@ final readonly class Finding
 
             return $numbers;
         }
-        $states = array_values(array_unique(array_merge(...array_map(static fn (Observation $o): array => $o->states, $observations))));
+        $states = array_values(
+            array_unique(array_merge(...array_map(static fn (Observation $o): array => $o->states, $observations))),
+        );
         sort($states);
 
         return $states;

@@ -12,13 +12,18 @@ final readonly class Look
      * @param \DateTimeImmutable|null $at        when it was recorded; null where nobody kept it
      * @param bool                    $takenBack the examiner says it was a slip; it stays on record
      */
-    public function __construct(public bool $further = false, public ?\DateTimeImmutable $at = null, public bool $takenBack = false)
-    {
+    public function __construct(
+        public bool $further = false,
+        public ?\DateTimeImmutable $at = null,
+        public bool $takenBack = false,
+    ) {
     }
 
     /** Seconds between this look and another; null where one of them has no time. */
     public function secondsFrom(self $other): ?int
     {
-        return null === $this->at || null === $other->at ? null : abs($this->at->getTimestamp() - $other->at->getTimestamp());
+        return null === $this->at || null === $other->at
+            ? null
+            : abs($this->at->getTimestamp() - $other->at->getTimestamp());
     }
 }

@@ -37,8 +37,8 @@ final readonly class Observation
     }
 
     /**
-     * What somebody answered to the question of a character: states or numbers, nothing there, or that it makes no sense here.
-     * "Cannot be seen" is no observation.
+     * What somebody answered to the question of a character: states or numbers, nothing there, or that it makes no
+     * sense here. "Cannot be seen" is no observation.
      *
      * @param list<string> $states
      * @param list<float>  $numbers in the character's unit, 0 to 10,000
@@ -46,46 +46,105 @@ final readonly class Observation
      * @throws UnusableScore if the answer, its values and the character do not suit one another
      * @throws UnknownEntry  if the character has no such state
      */
-    public static function of(Character $character, ScoreAnswer $answer, array $states, array $numbers, Certainty $certainty, int $samples, Whereabouts $where, ?Position $position, bool $either, Look $look): self
-    {
+    public static function of(
+        Character $character,
+        ScoreAnswer $answer,
+        array $states,
+        array $numbers,
+        Certainty $certainty,
+        int $samples,
+        Whereabouts $where,
+        ?Position $position,
+        bool $either,
+        Look $look,
+    ): self {
         if ([] !== $states && [] !== $numbers) {
             throw UnusableScore::in('numbers', 'Give states or numbers, not both.');
         }
         if (ScoreAnswer::Seen !== $answer && ([] !== $states || [] !== $numbers)) {
-            throw UnusableScore::in('answer', 'Something was seen, or it was not: give values or another answer, not both.');
+            throw UnusableScore::in(
+                'answer',
+                'Something was seen, or it was not: give values or another answer, not both.',
+            );
         }
 
         return match (true) {
-            ScoreAnswer::CannotBeSeen === $answer => throw UnusableScore::in('answer', 'What cannot be seen says nothing of the tree.'),
+            ScoreAnswer::CannotBeSeen === $answer => throw UnusableScore::in(
+                'answer',
+                'What cannot be seen says nothing of the tree.',
+            ),
             ScoreAnswer::DoesNotApply === $answer => self::notApplicable($character, $certainty, $look),
-            ScoreAnswer::NothingThere === $answer => self::ofStates($character, [self::absence($character)], $certainty, $samples, $where, $position, look: $look),
+            ScoreAnswer::NothingThere === $answer => self::ofStates(
+                $character,
+                [self::absence($character)],
+                $certainty,
+                $samples,
+                $where,
+                $position,
+                look: $look,
+            ),
             [] !== $numbers => self::ofNumbers($character, $numbers, $certainty, $where, $position, $look),
-            [] !== $states => self::ofStates($character, $states, $certainty, $samples, $where, $position, $either, $look),
-            default => throw UnusableScore::in('states', 'Choose at least one state, give a number, or say that it cannot be seen now.'),
+            [] !== $states => self::ofStates(
+                $character,
+                $states,
+                $certainty,
+                $samples,
+                $where,
+                $position,
+                $either,
+                $look,
+            ),
+            default => throw UnusableScore::in(
+                'states',
+                'Choose at least one state, give a number, or say that it cannot be seen now.',
+            ),
         };
     }
 
     /**
-     * @param non-empty-list<string> $states several if the tree shows several; a coarser word stands for the states of its group
+     * @param non-empty-list<string> $states several if the tree shows several; a coarser word stands for the states of
+     *                                       its group
      * @param bool                   $either one of them was seen, and the examiner cannot say which
      *
      * @throws UnusableScore if the character takes numbers, no or too many samples are given, a height on the tree is
-     *                                   named where it makes no difference, or a coarser word stands among several states
+     *                                   named where it makes no difference, or a coarser word stands among several
+     * states
      * @throws UnknownEntry              if the character has no such state
      */
-    public static function ofStates(Character $character, array $states, Certainty $certainty, int $samples, Whereabouts $where, ?Position $position = null, bool $either = false, Look $look = new Look()): self
-    {
+    public static function ofStates(
+        Character $character,
+        array $states,
+        Certainty $certainty,
+        int $samples,
+        Whereabouts $where,
+        ?Position $position = null,
+        bool $either = false,
+        Look $look = new Look(),
+    ): self {
         if ($character->isNumeric()) {
             throw UnusableScore::in('states', \sprintf('"%s" takes numbers, not states.', $character->id));
         }
         $coarse = array_filter($states, static fn (string $id): bool => isset($character->groups[$id]));
         if ([] !== $coarse && !$either && \count($states) > 1) {
-            throw UnusableScore::in('states', \sprintf('"%s" is a coarser word: give it alone, or say that it was one of these.', reset($coarse)));
+            throw UnusableScore::in(
+                'states',
+                \sprintf('"%s" is a coarser word: give it alone, or say that it was one of these.', reset($coarse)),
+            );
         }
         $named = array_values(array_unique(array_merge(...array_map($character->statesOf(...), $states))));
         sort($named);
 
-        return new self($character, $named, [], $certainty, self::samples($samples), $where, self::position($character, $position), $look, \count($named) > 1 && ($either || [] !== $coarse));
+        return new self(
+            $character,
+            $named,
+            [],
+            $certainty,
+            self::samples($samples),
+            $where,
+            self::position($character, $position),
+            $look,
+            \count($named) > 1 && ($either || [] !== $coarse),
+        );
     }
 
     /**
@@ -93,22 +152,43 @@ final readonly class Observation
      *
      * @throws UnusableScore if the character takes states, a number is out of range or a count is not whole
      */
-    public static function ofNumbers(Character $character, array $numbers, Certainty $certainty, Whereabouts $where, ?Position $position = null, Look $look = new Look()): self
-    {
+    public static function ofNumbers(
+        Character $character,
+        array $numbers,
+        Certainty $certainty,
+        Whereabouts $where,
+        ?Position $position = null,
+        Look $look = new Look(),
+    ): self {
         if (!$character->isNumeric()) {
             throw UnusableScore::in('numbers', \sprintf('"%s" takes states, not numbers.', $character->id));
         }
         foreach ($numbers as $number) {
             if (!is_finite($number) || $number < 0 || $number > self::LARGEST_NUMBER) {
-                throw UnusableScore::in('numbers', \sprintf('"%s" must lie between 0 and 10,000; %s does not.', $character->id, $number));
+                throw UnusableScore::in(
+                    'numbers',
+                    \sprintf('"%s" must lie between 0 and 10,000; %s does not.', $character->id, $number),
+                );
             }
             if (CharacterKind::Count === $character->kind && floor($number) !== $number) {
-                throw UnusableScore::in('numbers', \sprintf('"%s" is counted: whole numbers only, not %s.', $character->id, $number));
+                throw UnusableScore::in(
+                    'numbers',
+                    \sprintf('"%s" is counted: whole numbers only, not %s.', $character->id, $number),
+                );
             }
         }
         sort($numbers);
 
-        return new self($character, [], $numbers, $certainty, self::samples(\count($numbers)), $where, self::position($character, $position), $look);
+        return new self(
+            $character,
+            [],
+            $numbers,
+            $certainty,
+            self::samples(\count($numbers)),
+            $where,
+            self::position($character, $position),
+            $look,
+        );
     }
 
     /**
@@ -120,7 +200,13 @@ final readonly class Observation
     {
         return null !== $character->applies
             ? new self($character, [], [], $certainty, 1, Whereabouts::Tree, Position::Middle, $look)
-            : throw UnusableScore::in('answer', \sprintf('"%s" makes sense on every tree. Score it, or say that it cannot be seen now.', $character->id));
+            : throw UnusableScore::in(
+                'answer',
+                \sprintf(
+                    '"%s" makes sense on every tree. Score it, or say that it cannot be seen now.',
+                    $character->id,
+                ),
+            );
     }
 
     public function isNotApplicable(): bool
@@ -177,16 +263,30 @@ final readonly class Observation
     /** @throws UnusableScore if the character knows no such thing */
     private static function absence(Character $character): string
     {
-        return $character->absence()->id ?? throw UnusableScore::in('answer', \sprintf('"%s" has no state for "looked, and nothing there".', $character->label));
+        return $character->absence()->id ??
+            throw UnusableScore::in(
+                'answer',
+                \sprintf('"%s" has no state for "looked, and nothing there".', $character->label),
+            );
     }
 
     private static function position(Character $character, ?Position $position): Position
     {
-        return null === $position || Position::Middle === $position || $character->variation->withHeight ? $position ?? Position::Middle : throw UnusableScore::in('position', \sprintf('"%s" is the same all over the tree; no height is asked.', $character->id));
+        return null === $position || Position::Middle === $position || $character->variation->withHeight
+            ? $position ?? Position::Middle
+            : throw UnusableScore::in(
+                'position',
+                \sprintf('"%s" is the same all over the tree; no height is asked.', $character->id),
+            );
     }
 
     private static function samples(int $samples): int
     {
-        return $samples >= 1 && $samples <= self::MOST_SAMPLES ? $samples : throw UnusableScore::in('samples', \sprintf('Samples must be 1 to %d, not %d.', self::MOST_SAMPLES, $samples));
+        return $samples >= 1 && $samples <= self::MOST_SAMPLES
+            ? $samples
+            : throw UnusableScore::in(
+                'samples',
+                \sprintf('Samples must be 1 to %d, not %d.', self::MOST_SAMPLES, $samples),
+            );
     }
 }

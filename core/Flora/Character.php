@@ -39,8 +39,8 @@ final readonly class Character
     }
 
     /**
-     * Whether seeing it otherwise can speak against a kind at all. How large a thing is, where the tree stands, and what varies
-     * can rank kinds; none of them excludes or contradicts.
+     * Whether seeing it otherwise can speak against a kind at all. How large a thing is, where the tree stands, and
+     * what varies can rank kinds; none of them excludes or contradicts.
      */
     public function isFirm(): bool
     {
@@ -93,6 +93,10 @@ final readonly class Character
     /** @throws UnknownEntry if the character has no such state */
     public function state(string $id): State
     {
-        return $this->states[$id] ?? throw UnknownEntry::of('state of '.$this->id, $id, [...array_keys($this->states), ...array_keys($this->groups)]);
+        return $this->states[$id] ??
+            throw UnknownEntry::of('state of '.$this->id, $id, [
+                ...array_keys($this->states),
+                ...array_keys($this->groups),
+            ]);
     }
 }

@@ -13,14 +13,41 @@ final readonly class CharacterReader
     /** @throws DocumentError naming the place that cannot be taken, and why */
     public function read(Node $node): Character
     {
-        $node->onlyKnows(['id', 'organ', 'kind', 'label', 'question', 'hint', 'unit', 'states', 'phenophases', 'reach', 'instrument', 'effort', 'misreading', 'confusions', 'age', 'position', 'ripens', 'varies', 'applies', 'groups']);
+        $node->onlyKnows([
+            'id',
+            'organ',
+            'kind',
+            'label',
+            'question',
+            'hint',
+            'unit',
+            'states',
+            'phenophases',
+            'reach',
+            'instrument',
+            'effort',
+            'misreading',
+            'confusions',
+            'age',
+            'position',
+            'ripens',
+            'varies',
+            'applies',
+            'groups',
+        ]);
         $kind = $node->word('kind', CharacterKind::class);
         $states = FloraReader::byId($node->children('states'), $this->state(...));
         $numeric = CharacterKind::Number === $kind || CharacterKind::Count === $kind;
         if ($numeric !== ([] === $states) || 1 === \count($states)) {
-            throw DocumentError::at($node->path.'.states', $numeric ? 'a number or a count has no states.' : 'must hold at least two states.');
+            throw DocumentError::at(
+                $node->path.'.states',
+                $numeric ? 'a number or a count has no states.' : 'must hold at least two states.',
+            );
         }
-        $phenophases = array_map(static fn (Node $item): Phenophase => $item->asWord(Phenophase::class), $node->child('phenophases')->items());
+        $phenophases = array_map(
+            static fn (Node $item): Phenophase => $item->asWord(Phenophase::class),
+            $node->child('phenophases')->items(),
+        );
         if ([] === $phenophases) {
             throw DocumentError::at($node->path.'.phenophases', 'must name at least one phenophase.');
         }
@@ -35,11 +62,18 @@ final readonly class CharacterReader
             states: $states,
             unit: CharacterKind::Number === $kind ? $node->text('unit') : '',
             sight: new Sight(
-                $phenophases, $node->word('reach', Reach::class),
-                $node->has('instrument') ? $node->word('instrument', Instrument::class) : Instrument::None, $node->integer('effort', 1, 5),
+                $phenophases,
+                $node->word('reach', Reach::class),
+                $node->has('instrument') ? $node->word('instrument', Instrument::class) : Instrument::None,
+                $node->integer('effort', 1, 5),
             ),
             legibility: new Legibility($node->number('misreading', 0, 0.3), $this->confusions($node, $states)),
-            variation: new Variation($node->flag('age', false), $node->flag('position', false), $node->flag('ripens', false), $node->flag('varies', false)),
+            variation: new Variation(
+                $node->flag('age', false),
+                $node->flag('position', false),
+                $node->flag('ripens', false),
+                $node->flag('varies', false),
+            ),
             applies: $this->applies($node),
             groups: $this->groups($node, $states),
         );
@@ -49,7 +83,13 @@ final readonly class CharacterReader
     {
         $node->onlyKnows(['id', 'label', 'definition', 'drawing', 'absence']);
 
-        return new State($node->text('id'), $node->text('label'), $node->text('definition'), $node->text('drawing'), $node->flag('absence', false));
+        return new State(
+            $node->text('id'),
+            $node->text('label'),
+            $node->text('definition'),
+            $node->text('drawing'),
+            $node->flag('absence', false),
+        );
     }
 
     /**

@@ -6,7 +6,8 @@ namespace Hylognosis\Flora;
 
 /**
  * What a flora says of a taxon, character by character. Silence means unknown, never "absent": a character it does not
- * name says nothing, and a state it does not name is merely not known to occur ({@see StatedNever} for what does not occur).
+ * name says nothing, and a state it does not name is merely not known to occur ({@see StatedNever} for what does not
+ * occur).
  */
 final readonly class Description
 {

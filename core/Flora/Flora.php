@@ -19,7 +19,8 @@ final readonly class Flora
      * @param array<string, Source>     $sources    by id
      * @param string                    $knowledge  hash of what it says, whoever agrees with it
      * @param array<string, string>     $retired    dangerous taxa an earlier edition held and this one does not → why
-     * @param array<string, list<SourceReference>> $figureSources by kind of figure ({@see FigureKind}), where its figures were taken from
+     * @param array<string, list<SourceReference>> $figureSources by kind of figure ({@see FigureKind}), where its
+     *                                         figures were taken from
      */
     public function __construct(
         public string $name,
@@ -50,16 +51,40 @@ final readonly class Flora
         return $this->taxa[$id] ?? throw UnknownEntry::of('taxon', $id, array_keys($this->taxa));
     }
 
-    /** The same without one taxon and the hybrids it is a parent of: how it would look to somebody who has never heard of it. */
+    /**
+     * The same without one taxon and the hybrids it is a parent of: how it would look to somebody who has never heard
+     * of it.
+     */
     public function without(string $taxon): self
     {
-        $taxa = array_filter($this->taxa, static fn (Taxon $t): bool => $t->id !== $taxon && !\in_array($taxon, $t->parents, true));
+        $taxa = array_filter(
+            $this->taxa,
+            static fn (Taxon $t): bool => $t->id !== $taxon && !\in_array($taxon, $t->parents, true),
+        );
         $groups = array_map(
-            static fn (TaxonGroup $g): TaxonGroup => new TaxonGroup($g->id, $g->name, array_values(array_filter($g->members, static fn (string $id): bool => isset($taxa[$id])))),
+            static fn (TaxonGroup $g): TaxonGroup => new TaxonGroup(
+                $g->id,
+                $g->name,
+                array_values(array_filter($g->members, static fn (string $id): bool => isset($taxa[$id]))),
+            ),
             $this->groups,
         );
 
-        return new self($this->name, $this->title, $this->edition, $this->hash, $this->reference, $this->region, $this->characters, $taxa, $groups, $this->sources, $this->retired, $this->knowledge, $this->figureSources);
+        return new self(
+            $this->name,
+            $this->title,
+            $this->edition,
+            $this->hash,
+            $this->reference,
+            $this->region,
+            $this->characters,
+            $taxa,
+            $groups,
+            $this->sources,
+            $this->retired,
+            $this->knowledge,
+            $this->figureSources,
+        );
     }
 
     /** @return array<string, Taxon> every taxon that can harm a person, by id */
@@ -75,7 +100,8 @@ final readonly class Flora
             return false;
         }
         $frequencies = $description->frequencies($character->applies->character);
-        if (null === $frequencies) { // no lobes to speak of where there is no blade
+        if (null === $frequencies) {
+            // no lobes to speak of where there is no blade
             return $this->isInapplicable($description, $this->characters[$character->applies->character]);
         }
         foreach ($character->applies->states as $state) {

@@ -22,11 +22,18 @@ final readonly class FloraDocument
     /** SHA-256, 64 hexadecimal digits. */
     public function hash(): string
     {
-        return hash('sha256', json_encode(self::sorted($this->content), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES));
+        return hash(
+            'sha256',
+            json_encode(
+                self::sorted($this->content),
+                \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+            ),
+        );
     }
 
     /**
-     * The hash, and the same of what the flora says, leaving out who agrees with it: figures reckoned from it hold until somebody doubts a line.
+     * The hash, and the same of what the flora says, leaving out who agrees with it: figures reckoned from it hold
+     * until somebody doubts a line.
      *
      * @return array{string, string}
      */
@@ -46,7 +53,13 @@ final readonly class FloraDocument
         if (\is_array($taxon) && \is_array($taxon['never'] ?? null)) {
             $taxon['never'] = array_map(static function (mixed $never): mixed {
                 if (\is_array($never) && \is_array($never['reviews'] ?? null)) {
-                    $never['reviews'] = array_values(array_filter($never['reviews'], static fn (mixed $review): bool => \is_array($review) && 'agreed' !== ($review['verdict'] ?? null)));
+                    $never['reviews'] = array_values(
+                        array_filter(
+                            $never['reviews'],
+                            static fn (mixed $review): bool => \is_array($review)
+                                && 'agreed' !== ($review['verdict'] ?? null),
+                        ),
+                    );
                 }
 
                 return $never;

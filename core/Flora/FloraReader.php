@@ -19,10 +19,31 @@ final readonly class FloraReader
     public function read(FloraDocument $document): Flora
     {
         $root = Node::root($document->content);
-        $root->onlyKnows(['format', 'name', 'title', 'edition', 'reference', 'region', 'dangerous', 'retired', 'figures', 'groups', 'hybrids', 'characters', 'sources', 'taxa']);
+        $root->onlyKnows([
+            'format',
+            'name',
+            'title',
+            'edition',
+            'reference',
+            'region',
+            'dangerous',
+            'retired',
+            'figures',
+            'groups',
+            'hybrids',
+            'characters',
+            'sources',
+            'taxa',
+        ]);
         match ($root->text('format')) {
             FloraDocument::FORMAT => null,
-            FloraDocument::FORMAT_BEFORE => throw DocumentError::at('format', \sprintf('"%s" is the format before this one, in which silence could exclude a danger. Migrate the document with: bin/console hylognosis:flora migrate FILE', FloraDocument::FORMAT_BEFORE)),
+            FloraDocument::FORMAT_BEFORE => throw DocumentError::at(
+                'format',
+                \sprintf(
+                    '"%s" is the format before this one, in which silence could exclude a danger. Migrate the document with: bin/console hylognosis:flora migrate FILE',
+                    FloraDocument::FORMAT_BEFORE,
+                ),
+            ),
             default => throw DocumentError::at('format', \sprintf('must be "%s".', FloraDocument::FORMAT)),
         };
         $sources = self::byId($root->children('sources'), self::source(...));
@@ -42,8 +63,12 @@ final readonly class FloraReader
         }
         self::checkRoster($root->child('dangerous'), $taxa);
         $figureSources = self::figureSources($root, $sources, $taxa);
-        foreach (self::byId($root->children('hybrids'), static fn (Node $node): Taxon => Hybrid::read($node, $taxa)) as $id => $hybrid) {
-            $taxa[$id] = isset($taxa[$id]) ? throw DocumentError::at('hybrids', \sprintf('"%s" stands twice.', $id)) : $hybrid;
+        foreach (
+            self::byId($root->children('hybrids'), static fn (Node $node): Taxon => Hybrid::read($node, $taxa)) as $id => $hybrid
+        ) {
+            $taxa[$id] = isset($taxa[$id])
+                ? throw DocumentError::at('hybrids', \sprintf('"%s" stands twice.', $id))
+                : $hybrid;
         }
         $groups = self::byId($root->children('groups'), self::group(...));
         self::checkReferences($taxa, $groups);
@@ -51,10 +76,19 @@ final readonly class FloraReader
         [$hash, $knowledge] = $document->hashes();
 
         return new Flora(
-            $root->text('name'), $root->text('title'), $root->text('edition'), $hash,
-            self::place($root->child('reference')), self::region($root->child('region')), $characters, $taxa, $groups, $sources,
+            $root->text('name'),
+            $root->text('title'),
+            $root->text('edition'),
+            $hash,
+            self::place($root->child('reference')),
+            self::region($root->child('region')),
+            $characters,
+            $taxa,
+            $groups,
+            $sources,
             array_map(static fn (Node $why): string => $why->asText(), $root->entries('retired')),
-            $knowledge, $figureSources,
+            $knowledge,
+            $figureSources,
         );
     }
 
@@ -74,7 +108,11 @@ final readonly class FloraReader
     private static function endsSomewhere(array $characters, Character $character): void
     {
         $seen = [];
-        for ($at = $character; null !== $at && null !== $at->applies; $at = $characters[$at->applies->character] ?? null) {
+        for (
+            $at = $character;
+            null !== $at && null !== $at->applies;
+            $at = $characters[$at->applies->character] ?? null
+        ) {
             if (isset($seen[$at->id])) {
                 throw DocumentError::at($character->id.'.applies', 'leads round in a circle.');
             }
@@ -87,7 +125,11 @@ final readonly class FloraReader
     {
         $node->onlyKnows(['latitude', 'longitude', 'altitude_m', 'name']);
 
-        return Place::of($node->number('latitude', -90, 90), $node->number('longitude', -180, 180), Length::ofMetres($node->number('altitude_m', -500, 9000)));
+        return Place::of(
+            $node->number('latitude', -90, 90),
+            $node->number('longitude', -180, 180),
+            Length::ofMetres($node->number('altitude_m', -500, 9000)),
+        );
     }
 
     private static function region(Node $node): Region
@@ -95,12 +137,20 @@ final readonly class FloraReader
         $node->onlyKnows(['name', 'south', 'north', 'west', 'east', 'altitude_m']);
         $altitude = $node->child('altitude_m')->items();
         if (2 !== \count($altitude)) {
-            throw DocumentError::at($node->path.'.altitude_m', 'must hold two numbers, the lowest and the highest place.');
+            throw DocumentError::at(
+                $node->path.'.altitude_m',
+                'must hold two numbers, the lowest and the highest place.',
+            );
         }
         try {
             return Region::of(
-                $node->text('name'), $node->number('south', -90, 90), $node->number('north', -90, 90), $node->number('west', -180, 180), $node->number('east', -180, 180),
-                Length::ofMetres($altitude[0]->asNumber(-500, 9000)), Length::ofMetres($altitude[1]->asNumber(-500, 9000)),
+                $node->text('name'),
+                $node->number('south', -90, 90),
+                $node->number('north', -90, 90),
+                $node->number('west', -180, 180),
+                $node->number('east', -180, 180),
+                Length::ofMetres($altitude[0]->asNumber(-500, 9000)),
+                Length::ofMetres($altitude[1]->asNumber(-500, 9000)),
             );
         } catch (UnusableRegion $e) {
             throw DocumentError::at($node->path, $e->getMessage());
@@ -108,8 +158,8 @@ final readonly class FloraReader
     }
 
     /**
-     * The kinds that can harm people are called by name, with how badly, before they are read: none can be lost with a page of
-     * its file, or grow harmless, without somebody striking it from the roster.
+     * The kinds that can harm people are called by name, with how badly, before they are read: none can be lost with a
+     * page of its file, or grow harmless, without somebody striking it from the roster.
      *
      * @param array<string, Taxon> $taxa
      */
@@ -118,14 +168,33 @@ final readonly class FloraReader
         $called = [];
         foreach ($roster->asEntries() as $id => $severity) {
             $called[$id] = $severity->asWord(Severity::class);
-            $is = isset($taxa[$id]) ? $taxa[$id]->severity()->value : throw DocumentError::at($severity->path, 'is on the roster of dangerous kinds, and no taxon of this flora.');
+            $is = isset($taxa[$id])
+                ? $taxa[$id]->severity()->value
+                : throw DocumentError::at(
+                    $severity->path,
+                    'is on the roster of dangerous kinds, and no taxon of this flora.',
+                );
             if ($is !== $called[$id]->value) {
-                throw DocumentError::at($severity->path, \sprintf('stands on the roster of dangerous kinds as %s; by its own hazards it is %s.', $called[$id]->value, $is));
+                throw DocumentError::at(
+                    $severity->path,
+                    \sprintf(
+                        'stands on the roster of dangerous kinds as %s; by its own hazards it is %s.',
+                        $called[$id]->value,
+                        $is,
+                    ),
+                );
             }
         }
         foreach ($taxa as $taxon) {
             if ($taxon->severity()->isHazard() && !isset($called[$taxon->id])) {
-                throw DocumentError::at($roster->path, \sprintf('does not name %s, which is %s by its own hazards.', $taxon->id, $taxon->severity()->value));
+                throw DocumentError::at(
+                    $roster->path,
+                    \sprintf(
+                        'does not name %s, which is %s by its own hazards.',
+                        $taxon->id,
+                        $taxon->severity()->value,
+                    ),
+                );
             }
         }
     }
@@ -144,12 +213,19 @@ final readonly class FloraReader
     {
         $told = [];
         foreach ($root->entries('figures') as $kind => $node) {
-            $told[Node::root($kind, $node->path)->asWord(FigureKind::class)->value] = self::references($root->child('figures'), $kind, $sources);
+            $told[Node::root($kind, $node->path)->asWord(FigureKind::class)->value] = self::references(
+                $root->child('figures'),
+                $kind,
+                $sources,
+            );
         }
         foreach ($taxa as $taxon) {
             foreach (array_keys($taxon->figures) as $kind) {
                 if (!isset($told[$kind])) {
-                    throw DocumentError::at('figures', \sprintf('names no source for %s, of which %s has a figure.', $kind, $taxon->id));
+                    throw DocumentError::at(
+                        'figures',
+                        \sprintf('names no source for %s, of which %s has a figure.', $kind, $taxon->id),
+                    );
                 }
             }
         }
@@ -206,10 +282,16 @@ final readonly class FloraReader
         foreach ($node->children($key) as $child) {
             $child->onlyKnows(['source', 'place', 'memory']);
             self::known($sources, $child->text('source'), $child->path.'.source', 'source');
-            $references[] = SourceReference::of($child->text('source'), $child->optionalText('place'), $child->flag('memory', false));
+            $references[] = SourceReference::of(
+                $child->text('source'),
+                $child->optionalText('place'),
+                $child->flag('memory', false),
+            );
         }
 
-        return [] !== $references ? $references : throw DocumentError::at($node->path.'.'.$key, 'needs at least one source.');
+        return [] !== $references
+            ? $references
+            : throw DocumentError::at($node->path.'.'.$key, 'needs at least one source.');
     }
 
     /** @throws DocumentError if it is no window of the year */
@@ -245,7 +327,13 @@ final readonly class FloraReader
     {
         $node->onlyKnows(['id', 'title', 'author', 'year', 'note']);
 
-        return new Source($node->text('id'), $node->text('title'), $node->optionalText('author'), $node->optionalText('year'), $node->optionalText('note'));
+        return new Source(
+            $node->text('id'),
+            $node->text('title'),
+            $node->optionalText('author'),
+            $node->optionalText('year'),
+            $node->optionalText('note'),
+        );
     }
 
     /**
@@ -266,13 +354,24 @@ final readonly class FloraReader
                     self::known($taxa, $lookAlike->taxon, $path.'.look_alikes', 'taxon');
                     $own = $taxa[$lookAlike->taxon]->severity();
                     if ($lookAlike->severity->rank() < $own->rank()) {
-                        throw DocumentError::at($path.'.look_alikes', \sprintf('rates %s as %s; by its own hazards it is %s.', $lookAlike->taxon, $lookAlike->severity->value, $own->value));
+                        throw DocumentError::at(
+                            $path.'.look_alikes',
+                            \sprintf(
+                                'rates %s as %s; by its own hazards it is %s.',
+                                $lookAlike->taxon,
+                                $lookAlike->severity->value,
+                                $own->value,
+                            ),
+                        );
                     }
                 }
                 if ('' !== $part->group) {
                     self::known($groups, $part->group, $path.'.group', 'group');
                     if (!\in_array($taxon->id, $groups[$part->group]->members, true)) {
-                        throw DocumentError::at($path.'.group', \sprintf('"%s" does not hold %s itself.', $part->group, $taxon->id));
+                        throw DocumentError::at(
+                            $path.'.group',
+                            \sprintf('"%s" does not hold %s itself.', $part->group, $taxon->id),
+                        );
                     }
                 }
             }

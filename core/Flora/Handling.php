@@ -13,7 +13,11 @@ final readonly class Handling
      * @param string       $yield       what it usually gives, in words; empty where the flora does not say
      * @param int|null     $effort      1 (by the way) to 5 (a day’s work); null where the flora does not say
      */
-    public function __construct(public array $preparation = [], public string $leave = '', public string $yield = '', public ?int $effort = null)
-    {
+    public function __construct(
+        public array $preparation = [],
+        public string $leave = '',
+        public string $yield = '',
+        public ?int $effort = null,
+    ) {
     }
 }

@@ -7,7 +7,10 @@ namespace Hylognosis\Flora;
 /** What harms, whom, and how. */
 final readonly class Hazard
 {
-    /** Ways in which a mild harm meets whoever works with the plant, whatever he takes it for: a thorn, dust, hair in the air. */
+    /**
+     * Ways in which a mild harm meets whoever works with the plant, whatever he takes it for: a thorn, dust, hair in
+     * the air.
+     */
     private const WHATEVER_IT_IS_TAKEN_FOR = ['wound', 'breathing'];
 
     /** @param list<SourceReference> $sources */
@@ -22,11 +25,13 @@ final readonly class Hazard
     }
 
     /**
-     * Whether it harms a person by being taken for something else: eaten, rubbed on, burnt. What a thorn does, it does to him who knows it
-     * too. Whatever is worse than mild counts, in which way it comes.
+     * Whether it harms a person by being taken for something else: eaten, rubbed on, burnt. What a thorn does, it does
+     * to him who knows it too. Whatever is worse than mild counts, in which way it comes.
      */
     public function harmsByMistake(): bool
     {
-        return 'people' === $this->who && ($this->severity->rank() > Severity::Mild->rank() || !\in_array($this->way, self::WHATEVER_IT_IS_TAKEN_FOR, true));
+        return 'people' === $this->who
+            && ($this->severity->rank() > Severity::Mild->rank()
+                || !\in_array($this->way, self::WHATEVER_IT_IS_TAKEN_FOR, true));
     }
 }

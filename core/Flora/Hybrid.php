@@ -29,7 +29,14 @@ final readonly class Hybrid
             FloraReader::known($taxa, $id, $node->path.'.parents', 'taxon');
         }
 
-        return self::of($node->text('id'), $node->text('name'), $node->optionalText('common'), $taxa[$ids[0]], $taxa[$ids[1]], $node->optionalText('note'));
+        return self::of(
+            $node->text('id'),
+            $node->text('name'),
+            $node->optionalText('common'),
+            $taxa[$ids[0]],
+            $taxa[$ids[1]],
+            $node->optionalText('note'),
+        );
     }
 
     /** @param string $common empty: "between … and …" */
@@ -42,7 +49,11 @@ final readonly class Hybrid
             name: $name,
             names: new Names('', $a->names->family, '' === $common ? [$between] : [$common, $between]),
             status: new Status('hybrid', $a->status->protected || $b->status->protected, $note),
-            summary: 'A cross of '.$a->name.' and '.$b->name.'. What it shows lies between the two, and it cannot always be named.',
+            summary: 'A cross of '.
+                $a->name.
+                ' and '.
+                $b->name.
+                '. What it shows lies between the two, and it cannot always be named.',
             calendar: $a->calendar,
             description: self::mixed($a->description, $b->description),
             variants: new Variants(
@@ -68,17 +79,32 @@ final readonly class Hybrid
         foreach ($a->nevers as $one) {
             foreach ($b->nevers as $other) {
                 $states = array_values(array_intersect($one->states, $other->states));
-                if ($one->isDoubted() || $other->isDoubted() || $one->character !== $other->character || ([] === $states && (null === $one->outside || null === $other->outside))) {
+                if (
+                    $one->isDoubted()
+                    || $other->isDoubted()
+                    || $one->character !== $other->character
+                    || ([] === $states && (null === $one->outside || null === $other->outside))
+                ) {
                     continue;
                 }
                 $id = $one->id.'+'.$other->id;
                 $nevers[$id] = new StatedNever(
-                    $id, $one->character, $states, null === $one->outside || null === $other->outside ? null : NumberRange::of(
-                        min($one->outside->least, $other->outside->least), min($one->outside->low, $other->outside->low),
-                        max($one->outside->high, $other->outside->high), max($one->outside->most, $other->outside->most),
-                    ),
-                    'Neither of its parents does. '.$one->reason, Sureness::Sure === $one->sureness ? $other->sureness : $one->sureness, $one->sources,
-                    $one->agreements() <= $other->agreements() ? $one->reviews : $other->reviews, // read as often as the less read of the two
+                    $id,
+                    $one->character,
+                    $states,
+                    null === $one->outside || null === $other->outside
+                        ? null
+                        : NumberRange::of(
+                            min($one->outside->least, $other->outside->least),
+                            min($one->outside->low, $other->outside->low),
+                            max($one->outside->high, $other->outside->high),
+                            max($one->outside->most, $other->outside->most),
+                        ),
+                    'Neither of its parents does. '.$one->reason,
+                    Sureness::Sure === $one->sureness ? $other->sureness : $one->sureness,
+                    $one->sources,
+                    // read as often as the less read of the two
+                    $one->agreements() <= $other->agreements() ? $one->reviews : $other->reviews,
                 );
             }
         }
@@ -119,7 +145,12 @@ final readonly class Hybrid
             $low = $a->range($id);
             $high = $b->range($id);
             if (null !== $low && null !== $high) {
-                $ranges[$id] = NumberRange::of(min($low->least, $high->least), min($low->low, $high->low), max($low->high, $high->high), max($low->most, $high->most));
+                $ranges[$id] = NumberRange::of(
+                    min($low->least, $high->least),
+                    min($low->low, $high->low),
+                    max($low->high, $high->high),
+                    max($low->most, $high->most),
+                );
             }
         }
 

@@ -8,7 +8,11 @@ namespace Hylognosis\Flora;
 final readonly class LookAlike
 {
     /** @param list<string> $decisive characters of which one sure contradiction excludes it, for this pair only */
-    public function __construct(public string $taxon, public Severity $severity, public string $note, public array $decisive)
-    {
+    public function __construct(
+        public string $taxon,
+        public Severity $severity,
+        public string $note,
+        public array $decisive,
+    ) {
     }
 }

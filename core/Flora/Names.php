@@ -13,7 +13,13 @@ final readonly class Names
      * @param list<string> $misleading what is wrong with its common names
      * @param string       $meaning    of the botanical name; empty where the flora does not say
      */
-    public function __construct(public string $author, public string $family, public array $common, public array $synonyms = [], public array $misleading = [], public string $meaning = '')
-    {
+    public function __construct(
+        public string $author,
+        public string $family,
+        public array $common,
+        public array $synonyms = [],
+        public array $misleading = [],
+        public string $meaning = '',
+    ) {
     }
 }

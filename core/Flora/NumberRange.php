@@ -24,8 +24,10 @@ final readonly class NumberRange
         static $known = []; // thousands in a flora, of a few hundred kinds
 
         return $least <= $low && $low <= $high && $high <= $most
-            ? $known["$least $low $high $most"] ??= new self($least, $low, $high, $most)
-            : throw new UnusableRange(\sprintf('A range must rise: (%s–)%s–%s(–%s) does not.', $least, $low, $high, $most));
+            ? ($known["$least $low $high $most"] ??= new self($least, $low, $high, $most))
+            : throw new UnusableRange(
+                \sprintf('A range must rise: (%s–)%s–%s(–%s) does not.', $least, $low, $high, $most),
+            );
     }
 
     /**
@@ -36,7 +38,10 @@ final readonly class NumberRange
     public static function parse(string $text): self
     {
         $n = '\d+(?:\.\d+)?';
-        if (1 !== preg_match("/^(?:\\(($n)[–-]\\))?($n)(?:[–-]($n))?(?:\\([–-]($n)\\))?$/u", str_replace(' ', '', $text), $m)) {
+        if (
+            1 !==
+            preg_match("/^(?:\\(($n)[–-]\\))?($n)(?:[–-]($n))?(?:\\([–-]($n)\\))?$/u", str_replace(' ', '', $text), $m)
+        ) {
             throw new UnusableRange(\sprintf('"%s" is no range; write it like (3–)5–9(–12).', $text));
         }
         $low = (float) $m[2];
@@ -74,16 +79,19 @@ final readonly class NumberRange
             $width = max(abs($this->high) / 50, 1e-6);
         }
 
-        return $normal * self::overlap($from, $to, $this->low, $this->low + $width) / $width
-            + ($below > 0 ? $tail * self::overlap($from, $to, $this->least, $this->low) / $below : 0.0)
-            + ($above > 0 ? $tail * self::overlap($from, $to, $this->low + $width, $this->low + $width + $above) / $above : 0.0);
+        return ($normal * self::overlap($from, $to, $this->low, $this->low + $width)) / $width +
+            ($below > 0 ? ($tail * self::overlap($from, $to, $this->least, $this->low)) / $below : 0.0) +
+            ($above > 0
+                ? ($tail * self::overlap($from, $to, $this->low + $width, $this->low + $width + $above)) / $above
+                : 0.0);
     }
 
     public function __toString(): string
     {
-        return ($this->least < $this->low ? '('.$this->least.'–)' : '').$this->low
-            .($this->high > $this->low ? '–'.$this->high : '')
-            .($this->most > $this->high ? '(–'.$this->most.')' : '');
+        return ($this->least < $this->low ? '('.$this->least.'–)' : '').
+            $this->low.
+            ($this->high > $this->low ? '–'.$this->high : '').
+            ($this->most > $this->high ? '(–'.$this->most.')' : '');
     }
 
     private static function overlap(float $from, float $to, float $low, float $high): float

@@ -18,7 +18,8 @@ final readonly class Part
      * @param list<RequiredFeature> $required
      * @param list<LookAlike>       $lookAlikes
      * @param list<SourceReference> $sources
-     * @param string                $group      id of the group whose name is enough for this part; empty if the species is needed
+     * @param string                $group      id of the group whose name is enough for this part; empty if the species
+     *                                         is needed
      */
     public function __construct(
         public string $id,
@@ -47,7 +48,10 @@ final readonly class Part
         return $this->timing->freshnessDays ?? 1;
     }
 
-    /** @return array<int, non-empty-list<DayOfYear>> month, 1 to 12 → the days of it, at the reference place, on which its tree is examined */
+    /**
+     * @return array<int, non-empty-list<DayOfYear>> month, 1 to 12 → the days of it, at the reference place, on which
+     *     its tree is examined
+     */
     public function daysByMonth(): array
     {
         $days = [];

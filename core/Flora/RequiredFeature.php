@@ -23,8 +23,8 @@ final readonly class RequiredFeature
     }
 
     /**
-     * Whether an accepted value was seen, and nothing that may not stand beside it. Where one of several was seen and nobody
-     * could say which, each of them has to be accepted.
+     * Whether an accepted value was seen, and nothing that may not stand beside it. Where one of several was seen and
+     * nobody could say which, each of them has to be accepted.
      *
      * @param list<non-empty-list<string|float>> $readings each a value, or several of which one was seen
      */
@@ -34,7 +34,13 @@ final readonly class RequiredFeature
         foreach ($readings as $oneOf) {
             if ($this->acceptsEach($oneOf)) {
                 $accepted = true;
-            } elseif ([] !== array_filter($oneOf, fn (string|float $value): bool => !$this->accepts($value) && !\in_array($value, $this->beside, true))) {
+            } elseif (
+                [] !==
+                array_filter(
+                    $oneOf,
+                    fn (string|float $value): bool => !$this->accepts($value) && !\in_array($value, $this->beside, true),
+                )
+            ) {
                 return false;
             }
         }

@@ -11,7 +11,11 @@ final readonly class Sight
      * @param non-empty-list<Phenophase> $phenophases in which it can be seen
      * @param int                        $effort      1 (a glance) to 5 (a climb)
      */
-    public function __construct(public array $phenophases, public Reach $reach, public Instrument $instrument, public int $effort)
-    {
+    public function __construct(
+        public array $phenophases,
+        public Reach $reach,
+        public Instrument $instrument,
+        public int $effort,
+    ) {
     }
 }

@@ -8,7 +8,11 @@ namespace Hylognosis\Flora;
 final readonly class StateGroup
 {
     /** @param non-empty-list<string> $states ids */
-    public function __construct(public string $id, public string $label, public string $definition, public array $states)
-    {
+    public function __construct(
+        public string $id,
+        public string $label,
+        public string $definition,
+        public array $states,
+    ) {
     }
 }

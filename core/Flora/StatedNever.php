@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Hylognosis\Flora;
 
 /**
- * One line of what a taxon never shows: at no age, in no season, at no height on the tree, on neither sex, in no garden form.
- * Only such a line excludes a danger or contradicts a hope; what a description merely does not mention does neither.
+ * One line of what a taxon never shows: at no age, in no season, at no height on the tree, on neither sex, in no garden
+ * form. Only such a line excludes a danger or contradicts a hope; what a description merely does not mention does
+ * neither.
  */
 final readonly class StatedNever
 {
@@ -33,7 +34,9 @@ final readonly class StatedNever
     /** @param string|float $value a state id, or a count */
     public function forbids(string|float $value): bool
     {
-        return \is_string($value) ? \in_array($value, $this->states, true) : null !== $this->outside && !$this->outside->allows($value);
+        return \is_string($value)
+            ? \in_array($value, $this->states, true)
+            : null !== $this->outside && !$this->outside->allows($value);
     }
 
     /** Whether somebody's last word on it is a doubt: then it excludes nothing. */
@@ -45,7 +48,12 @@ final readonly class StatedNever
     /** How many people have read it and agreed. */
     public function agreements(): int
     {
-        return \count(array_filter($this->lastWords(), static fn (ReviewVerdict $verdict): bool => ReviewVerdict::Agreed === $verdict));
+        return \count(
+            array_filter(
+                $this->lastWords(),
+                static fn (ReviewVerdict $verdict): bool => ReviewVerdict::Agreed === $verdict,
+            ),
+        );
     }
 
     /** Tells one wording of the statement from another: a review speaks of what it read and of nothing else. */

@@ -13,7 +13,8 @@ final readonly class Taxon
      * @param array<string, Part>        $parts    by id
      * @param list<SourceReference>      $sources  of description and calendar
      * @param array<string, NumberRange> $figures  by kind ({@see FigureKind}), in its unit
-     * @param string                     $fruitSet whether it needs a second tree to bear; empty where the flora does not say
+     * @param string                     $fruitSet whether it needs a second tree to bear; empty where the flora does
+     *                                         not say
      * @param list<string>               $parents  of a hybrid, two taxon ids; none otherwise
      */
     public function __construct(
@@ -64,7 +65,10 @@ final readonly class Taxon
         return $worst;
     }
 
-    /** @return array<string, list<StatedNever>> by character; those somebody doubts are left out, for they exclude nothing */
+    /**
+     * @return array<string, list<StatedNever>> by character; those somebody doubts are left out, for they exclude
+     *     nothing
+     */
     public function standingNevers(): array
     {
         $standing = [];

@@ -6,6 +6,8 @@ namespace Hylognosis\Flora;
 
 use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
+use Hylognosis\Measure\CalendarDay;
+use Hylognosis\Measure\NoSuchDay;
 
 /** Reads one taxon of a flora document, against the characters and sources read before. */
 final readonly class TaxonReader
@@ -23,21 +25,49 @@ final readonly class TaxonReader
     /** @throws DocumentError naming the place that cannot be taken, and why */
     public function read(Node $node): Taxon
     {
-        $node->onlyKnows(['id', 'name', 'author', 'family', 'synonyms', 'common', 'misleading', 'meaning', 'status', 'summary', 'fruit_set', 'calendar', 'description', 'stages', 'positions', 'hazards', 'never', 'figures', 'parts', 'sources']);
+        $node->onlyKnows([
+            'id',
+            'name',
+            'author',
+            'family',
+            'synonyms',
+            'common',
+            'misleading',
+            'meaning',
+            'status',
+            'summary',
+            'fruit_set',
+            'calendar',
+            'description',
+            'stages',
+            'positions',
+            'hazards',
+            'never',
+            'figures',
+            'parts',
+            'sources',
+        ]);
         $windows = [];
         foreach ($node->entries('calendar') as $phase => $window) {
-            $windows[Node::root($phase, $window->path)->asWord(Phenophase::class)->value] = FloraReader::window($window);
+            $windows[Node::root($phase, $window->path)->asWord(Phenophase::class)->value] = FloraReader::window(
+                $window,
+            );
         }
         if ([] === $windows) {
             throw DocumentError::at($node->path.'.calendar', 'must give at least one phenophase.');
         }
         $stages = [];
         foreach ($node->entries('stages') as $stage => $description) {
-            $stages[FloraReader::stage($stage, $description->path)->value] = $this->description($description->asEntries());
+            $stages[FloraReader::stage($stage, $description->path)->value] = $this->description(
+                $description->asEntries(),
+            );
         }
         $positions = [];
         foreach ($node->entries('positions') as $position => $description) {
-            $positions[Node::root($position, $description->path)->asWord(Position::class)->value] = $this->description($description->asEntries(), true);
+            $positions[Node::root($position, $description->path)->asWord(Position::class)->value] = $this->description(
+                $description->asEntries(),
+                true,
+            );
         }
         $figures = [];
         foreach ($node->entries('figures') as $kind => $range) {
@@ -63,8 +93,19 @@ final readonly class TaxonReader
         return new Taxon(
             id: $node->text('id'),
             name: $node->text('name'),
-            names: new Names($node->text('author'), $node->text('family'), $common, $node->texts('synonyms'), $node->texts('misleading'), $node->optionalText('meaning')),
-            status: new Status($status->text('origin'), $status->flag('protected', false), $status->optionalText('note')),
+            names: new Names(
+                $node->text('author'),
+                $node->text('family'),
+                $common,
+                $node->texts('synonyms'),
+                $node->texts('misleading'),
+                $node->optionalText('meaning'),
+            ),
+            status: new Status(
+                $status->text('origin'),
+                $status->flag('protected', false),
+                $status->optionalText('note'),
+            ),
             summary: $node->text('summary'),
             calendar: new Calendar($windows),
             description: $description,
@@ -101,7 +142,8 @@ final readonly class TaxonReader
     /** @return array<string, float> */
     private function frequencies(Character $character, Node $node): array
     {
-        if ($node->isText()) { // the one state it always shows
+        if ($node->isText()) {
+            // the one state it always shows
             FloraReader::known($character->states, $node->asText(), $node->path, 'state');
 
             return [$node->asText() => 1.0];
@@ -110,7 +152,10 @@ final readonly class TaxonReader
         foreach ($node->asEntries() as $state => $word) {
             FloraReader::known($character->states, $state, $word->path, 'state');
             if ($word->isText() && 'never' === $word->asText()) {
-                throw DocumentError::at($word->path, 'what never occurs is stated under "never", with its reason and source.');
+                throw DocumentError::at(
+                    $word->path,
+                    'what never occurs is stated under "never", with its reason and source.',
+                );
             }
             $shares[$state] = $word->asWord(Frequency::class)->share();
         }
@@ -128,14 +173,25 @@ final readonly class TaxonReader
         FloraReader::known($this->characters, $node->text('character'), $node->path.'.character', 'character');
         $character = $this->characters[$node->text('character')];
         if (!$character->isFirm()) {
-            throw DocumentError::at($node->path.'.character', \sprintf('"%s" tells of size, place or what a storm or a planter can change: it can rank, but never be stated never.', $character->id));
+            throw DocumentError::at(
+                $node->path.'.character',
+                \sprintf(
+                    '"%s" tells of size, place or what a storm or a planter can change: it can rank, but never be stated never.',
+                    $character->id,
+                ),
+            );
         }
         $states = $node->texts('states');
         foreach ($states as $state) {
             FloraReader::known($character->states, $state, $node->path.'.states', 'state');
         }
         if ($character->isNumeric() !== $node->has('outside') || $character->isNumeric() === ([] !== $states)) {
-            throw DocumentError::at($node->path, $character->isNumeric() ? 'needs "outside", the range it never leaves, and no states.' : 'needs states, and no range.');
+            throw DocumentError::at(
+                $node->path,
+                $character->isNumeric()
+                    ? 'needs "outside", the range it never leaves, and no states.'
+                    : 'needs states, and no range.',
+            );
         }
         if (\count($states) === \count($character->states) && [] !== $states) {
             throw DocumentError::at($node->path.'.states', 'leaves no state that could occur.');
@@ -143,12 +199,29 @@ final readonly class TaxonReader
         $reviews = array_map(static function (Node $review): Review {
             $review->onlyKnows(['who', 'on', 'verdict', 'note']);
 
-            return new Review($review->text('who'), $review->text('on'), $review->word('verdict', ReviewVerdict::class), $review->optionalText('note'));
+            try {
+                $on = CalendarDay::parse($review->text('on'));
+            } catch (NoSuchDay $e) {
+                throw DocumentError::at($review->child('on')->path, $e->getMessage());
+            }
+
+            return new Review(
+                $review->text('who'),
+                $on,
+                $review->word('verdict', ReviewVerdict::class),
+                $review->optionalText('note'),
+            );
         }, $node->child('reviews')->items());
 
         return new StatedNever(
-            $node->text('id'), $character->id, $states, $node->has('outside') ? FloraReader::range($node->child('outside')) : null, $node->text('reason'),
-            $node->word('sure', Sureness::class), FloraReader::references($node, 'sources', $this->sources), $reviews,
+            $node->text('id'),
+            $character->id,
+            $states,
+            $node->has('outside') ? FloraReader::range($node->child('outside')) : null,
+            $node->text('reason'),
+            $node->word('sure', Sureness::class),
+            FloraReader::references($node, 'sources', $this->sources),
+            $reviews,
         );
     }
 
@@ -160,10 +233,26 @@ final readonly class TaxonReader
     private static function checkNevers(Node $node, array $nevers, Description $told, string $where): void
     {
         foreach ($nevers as $never) {
-            $shown = array_keys(array_filter($told->frequencies($never->character) ?? [], static fn (float $share, string $state): bool => $share > 0.0 && $never->forbids($state), \ARRAY_FILTER_USE_BOTH));
+            $shown = array_keys(
+                array_filter(
+                    $told->frequencies($never->character) ?? [],
+                    static fn (float $share, string $state): bool => $share > 0.0 && $never->forbids($state),
+                    \ARRAY_FILTER_USE_BOTH,
+                ),
+            );
             $range = $told->range($never->character);
-            if ([] !== $shown || (null !== $range && ($never->forbids($range->least) || $never->forbids($range->most)))) {
-                throw DocumentError::at($node->path.'.never.'.$never->id, \sprintf('%s is stated never, and %s says it occurs.', $never->character.' '.([] === $shown ? (string) $range : implode(', ', $shown)), $where));
+            if (
+                [] !== $shown
+                || (null !== $range && ($never->forbids($range->least) || $never->forbids($range->most)))
+            ) {
+                throw DocumentError::at(
+                    $node->path.'.never.'.$never->id,
+                    \sprintf(
+                        '%s is stated never, and %s says it occurs.',
+                        $never->character.' '.([] === $shown ? (string) $range : implode(', ', $shown)),
+                        $where,
+                    ),
+                );
             }
         }
     }
@@ -176,12 +265,37 @@ final readonly class TaxonReader
             throw DocumentError::at($node->path.'.who', 'must be '.implode(', ', self::VICTIMS).'.');
         }
 
-        return new Hazard($node->text('part'), $who, $node->text('way'), $node->word('severity', Severity::class), $node->text('note'), FloraReader::references($node, 'sources', $this->sources));
+        return new Hazard(
+            $node->text('part'),
+            $who,
+            $node->text('way'),
+            $node->word('severity', Severity::class),
+            $node->text('note'),
+            FloraReader::references($node, 'sources', $this->sources),
+        );
     }
 
     private function part(string $id, Node $node): Part
     {
-        $node->onlyKnows(['label', 'uses', 'harmful', 'window', 'identified', 'ripe', 'harmful_when', 'required', 'look_alikes', 'preparation', 'leave', 'yield', 'effort', 'group', 'freshness_days', 'follows', 'sources']);
+        $node->onlyKnows([
+            'label',
+            'uses',
+            'harmful',
+            'window',
+            'identified',
+            'ripe',
+            'harmful_when',
+            'required',
+            'look_alikes',
+            'preparation',
+            'leave',
+            'yield',
+            'effort',
+            'group',
+            'freshness_days',
+            'follows',
+            'sources',
+        ]);
         $harmful = $node->optionalText('harmful');
         $required = array_map($this->required(...), $node->children('required'));
         if ('' === $harmful && [] === $required) {
@@ -190,7 +304,10 @@ final readonly class TaxonReader
 
         $ripe = $this->conditions($node, 'ripe', true);
         if ('' === $harmful && [] === $ripe) {
-            throw DocumentError::at($node->path.'.ripe', 'a part that may be taken needs a question about the part itself: ripe, fresh, sound?');
+            throw DocumentError::at(
+                $node->path.'.ripe',
+                'a part that may be taken needs a question about the part itself: ripe, fresh, sound?',
+            );
         }
         if ('' === $harmful) {
             $this->checkList($required, $node->path.'.required');
@@ -202,15 +319,21 @@ final readonly class TaxonReader
             label: $node->text('label'),
             uses: $node->texts('uses'),
             harmful: $harmful,
-            timing: null === $window ? null : new Timing(
-                $window, $node->has('identified') ? FloraReader::window($node->child('identified')) : null,
-                365 === $window->days() ? null : $node->word('follows', Phenophase::class), $node->integer('freshness_days', 1, 400),
-            ),
+            timing: null === $window
+                ? null
+                : new Timing(
+                    $window,
+                    $node->has('identified') ? FloraReader::window($node->child('identified')) : null,
+                    365 === $window->days() ? null : $node->word('follows', Phenophase::class),
+                    $node->integer('freshness_days', 1, 400),
+                ),
             conditions: [...$ripe, ...$this->conditions($node, 'harmful_when', false)],
             required: $required,
             lookAlikes: array_map($this->lookAlike(...), $node->children('look_alikes')),
             handling: new Handling(
-                $node->texts('preparation'), $node->optionalText('leave'), $node->optionalText('yield'),
+                $node->texts('preparation'),
+                $node->optionalText('leave'),
+                $node->optionalText('yield'),
                 $node->has('effort') ? $node->integer('effort', 1, 5) : null,
             ),
             sources: FloraReader::references($node, 'sources', $this->sources),
@@ -227,10 +350,17 @@ final readonly class TaxonReader
     {
         $organs = [];
         foreach ($required as $feature) {
-            $organs[$this->characters[$feature->character]->organ->value] = $this->characters[$feature->character]->organ;
+            $organs[$this->characters[$feature->character]->organ->value] =
+                $this->characters[$feature->character]->organ;
         }
-        if (\count($organs) < 2 || [] === array_filter($organs, static fn (Organ $organ): bool => $organ->decidesAlone())) {
-            throw DocumentError::at($path, 'must lie in two organs at least, one of them more telling than bark, outline and site.');
+        if (
+            \count($organs) < 2
+            || [] === array_filter($organs, static fn (Organ $organ): bool => $organ->decidesAlone())
+        ) {
+            throw DocumentError::at(
+                $path,
+                'must lie in two organs at least, one of them more telling than bark, outline and site.',
+            );
         }
     }
 
@@ -251,11 +381,23 @@ final readonly class TaxonReader
         foreach ($decisive as $character) {
             $organ = $this->reliable($character, $node->path.'.decisive')->organ;
             if (!$organ->decidesAlone()) {
-                throw DocumentError::at($node->path.'.decisive', \sprintf('"%s" is read from the %s, which misleads; it cannot decide alone.', $character, $organ->label()));
+                throw DocumentError::at(
+                    $node->path.'.decisive',
+                    \sprintf(
+                        '"%s" is read from the %s, which misleads; it cannot decide alone.',
+                        $character,
+                        $organ->label(),
+                    ),
+                );
             }
         }
 
-        return new LookAlike($node->text('taxon'), $node->word('severity', Severity::class), $node->text('note'), $decisive);
+        return new LookAlike(
+            $node->text('taxon'),
+            $node->word('severity', Severity::class),
+            $node->text('note'),
+            $decisive,
+        );
     }
 
     /** A character a decision may rest on. */
@@ -264,7 +406,10 @@ final readonly class TaxonReader
         FloraReader::known($this->characters, $id, $path, 'character');
 
         return $this->characters[$id]->variation->byChance
-            ? throw DocumentError::at($path, \sprintf('"%s" varies with light, vigour or planting; no decision may rest on it.', $id))
+            ? throw DocumentError::at(
+                $path,
+                \sprintf('"%s" varies with light, vigour or planting; no decision may rest on it.', $id),
+            )
             : $this->characters[$id];
     }
 
@@ -280,9 +425,18 @@ final readonly class TaxonReader
             throw DocumentError::at($node->path.'.beside', 'names a state that is accepted by itself.');
         }
         if ($character->isNumeric() !== $node->has('range') || $character->isNumeric() === ([] !== $states)) {
-            throw DocumentError::at($node->path, $character->isNumeric() ? 'needs a range, and no states.' : 'needs states, and no range.');
+            throw DocumentError::at(
+                $node->path,
+                $character->isNumeric() ? 'needs a range, and no states.' : 'needs states, and no range.',
+            );
         }
 
-        return new RequiredFeature($character->id, $states, $node->has('range') ? FloraReader::range($node->child('range')) : null, $node->integer('samples', 1, 20), $node->texts('beside'));
+        return new RequiredFeature(
+            $character->id,
+            $states,
+            $node->has('range') ? FloraReader::range($node->child('range')) : null,
+            $node->integer('samples', 1, 20),
+            $node->texts('beside'),
+        );
     }
 }

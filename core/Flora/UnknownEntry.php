@@ -14,10 +14,14 @@ final class UnknownEntry extends \DomainException
     public static function of(string $what, string $id, array $known): self
     {
         if (\strlen($id) > self::LONGEST) {
-            return new self(\sprintf('No %s of that name in this flora; an id has at most %d characters.', $what, self::LONGEST));
+            return new self(
+                \sprintf('No %s of that name in this flora; an id has at most %d characters.', $what, self::LONGEST),
+            );
         }
         usort($known, static fn (string $a, string $b): int => levenshtein($a, $id) <=> levenshtein($b, $id));
 
-        return new self(\sprintf('No %s "%s" in this flora; nearest: %s.', $what, $id, implode(', ', \array_slice($known, 0, 3))));
+        return new self(
+            \sprintf('No %s "%s" in this flora; nearest: %s.', $what, $id, implode(', ', \array_slice($known, 0, 3))),
+        );
     }
 }

@@ -15,8 +15,12 @@ final readonly class Aim
      * @param list<Danger>          $dangers not yet excluded
      * @param list<string>          $against characters in which something was seen that the taxon never shows
      */
-    public function __construct(public Taxon $taxon, public array $open, public array $dangers, public array $against = [])
-    {
+    public function __construct(
+        public Taxon $taxon,
+        public array $open,
+        public array $dangers,
+        public array $against = [],
+    ) {
     }
 
     public function requires(string $character): ?RequiredFeature

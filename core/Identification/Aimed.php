@@ -18,16 +18,28 @@ final class Aimed implements Valuation
     private const MOSTLY = 0.5;
     private const NAMED = 3;
 
-    /** @var list<array{int, array<string, float>}> dangers not yet excluded: taxon number, step by organ, or by character where one decides */
+    /**
+     * @var list<array{int, array<string, float>}> dangers not yet excluded: taxon number, step by organ, or by
+     *     character where one decides
+     */
     private readonly array $dangers;
     /** @var list<array{int, array<string, float>}> the same as the required features in sight will leave them */
     private readonly array $left;
 
     /** @param int $phases what the taxon aimed at shows today, one bit each */
-    public function __construct(private readonly Curious $curious, private readonly Identification $identification, private readonly Aim $aim, private readonly Contrast $contrast, private readonly int $phases, Outlook $outlook)
-    {
+    public function __construct(
+        private readonly Curious $curious,
+        private readonly Identification $identification,
+        private readonly Aim $aim,
+        private readonly Contrast $contrast,
+        private readonly int $phases,
+        Outlook $outlook,
+    ) {
         $numbers = $identification->compiled->numbers;
-        $this->dangers = array_map(static fn (Danger $danger): array => [$numbers[$danger->taxon->id], $danger->steps()], $aim->dangers);
+        $this->dangers = array_map(
+            static fn (Danger $danger): array => [$numbers[$danger->taxon->id], $danger->steps()],
+            $aim->dangers,
+        );
         $this->left = $this->leftBy($this->requiredInSight($outlook));
     }
 
@@ -37,7 +49,12 @@ final class Aimed implements Valuation
 
         // What is required has to be looked at in any case: it comes first, and its effort counts for the order only.
         return null !== $this->aim->requires($character->character->id)
-            ? new Worth($worth->bits, $this->closes($character, $this->dangers), 1.0 + $worth->effort / self::ORDERING, true)
+            ? new Worth(
+                $worth->bits,
+                $this->closes($character, $this->dangers),
+                1.0 + $worth->effort / self::ORDERING,
+                true,
+            )
             : new Worth($worth->bits, $this->closes($character, $this->left), $worth->effort);
     }
 
@@ -47,15 +64,26 @@ final class Aimed implements Valuation
         $required = null !== $this->aim->requires($id);
         $parted = [];
         foreach ($this->aim->dangers as $danger) {
-            if ($danger->stepOf($character->character) > 0.0 && $this->contrast->against($id, $this->identification->compiled->numbers[$danger->taxon->id]) > self::MOSTLY) {
+            if (
+                $danger->stepOf($character->character) > 0.0
+                && $this->contrast->against($id, $this->identification->compiled->numbers[$danger->taxon->id]) >
+                    self::MOSTLY
+            ) {
                 $parted[] = $danger->taxon->id;
             }
         }
-        $about = ['taxon' => $this->aim->taxon->id, 'taxa' => \array_slice($parted, 0, self::NAMED), 'more' => max(0, \count($parted) - self::NAMED)];
+        $about = [
+            'taxon' => $this->aim->taxon->id,
+            'taxa' => \array_slice($parted, 0, self::NAMED),
+            'more' => max(0, \count($parted) - self::NAMED),
+        ];
 
         return match (true) {
             \in_array($id, $this->aim->against, true) => new Why(new Reason('speaks-against', $about), $parted),
-            [] !== $parted => new Why(new Reason($required ? 'required-and-tells-apart' : 'tells-apart', $about), $parted),
+            [] !== $parted => new Why(
+                new Reason($required ? 'required-and-tells-apart' : 'tells-apart', $about),
+                $parted,
+            ),
             $required => new Why(new Reason('required', $about), []),
             default => $this->curious->why($character),
         };
@@ -67,7 +95,11 @@ final class Aimed implements Valuation
         $inSight = [];
         foreach ($this->aim->open as $feature) {
             $character = $this->identification->compiled->characters[$feature->character];
-            if (0 !== ($character->phenophases & $this->phases) && $outlook->reaches($character->character) && !\in_array($feature->character, $this->identification->examination->couldNotLook, true)) {
+            if (
+                0 !== ($character->phenophases & $this->phases)
+                && $outlook->reaches($character->character)
+                && !\in_array($feature->character, $this->identification->examination->couldNotLook, true)
+            ) {
                 $inSight[] = $character;
             }
         }

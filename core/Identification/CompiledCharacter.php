@@ -13,7 +13,7 @@ use Hylognosis\Flora\NumberRange;
  * states, or, for numbers, the intervals between the bounds the descriptions use. To each taxon the character is
  * described, silent (the flora says nothing) or inapplicable (it makes no sense there).
  *
- * @phpstan-type Table array{outcomes: array<string, int>, edges: list<float>, shown: list<list<float>>, misread: list<list<float>>, read: list<list<float>>, spread: list<float>, never: list<array<int, true>>, unlisted: list<array<int, true>>, background: list<float>, backgroundSpread: float, silent: array<int, true>, inapplicable: array<int, true>, phenophases: int}
+ * @phpstan-type Table array{outcomes: array<string, int>, edges: list<float>, shown: list<list<float>>, misread: list<list<float>>, read: list<list<float>>, spread: list<float>, bitsAtFirst: float, never: list<array<int, true>>, unlisted: list<array<int, true>>, background: list<float>, backgroundSpread: float, silent: array<int, true>, inapplicable: array<int, true>, phenophases: int}
  */
 final readonly class CompiledCharacter
 {
@@ -25,10 +25,13 @@ final readonly class CompiledCharacter
     /**
      * @param array<string, int>          $outcomes         state id → outcome; for numbers, empty
      * @param list<float>                 $edges            of the intervals, one more than there are; for states, empty
-     * @param list<list<float>>           $shown            outcome → taxon → share of specimens that show it, description error included
+     * @param list<list<float>>           $shown            outcome → taxon → share of specimens that show it,
+     *                                         description error included
      * @param list<list<float>>           $misread          outcome → taxon → share of misreadings that end in it
      * @param list<list<float>>           $read             outcome → taxon → probability that one careful look reads it
      * @param list<float>                 $spread           taxon → entropy of what one careful look reads, in nats
+     * @param float                       $bitsAtFirst      what a look at it tells while nothing is scored and all taxa
+     *                                         are as likely, in bits
      * @param list<array<int, true>>      $never            outcome → the taxa that state they never show it
      * @param list<array<int, true>>      $unlisted         outcome → the taxa whose description does not list it
      * @param list<float>                 $background       outcome → how often it is met in the flora as a whole
@@ -46,6 +49,7 @@ final readonly class CompiledCharacter
         public array $misread,
         public array $read,
         public array $spread,
+        public float $bitsAtFirst,
         public array $never,
         public array $unlisted,
         public array $background,
@@ -66,8 +70,22 @@ final readonly class CompiledCharacter
     public static function of(Character $character, array $table, array $ranges): self
     {
         return new self(
-            $character, $table['outcomes'], $table['edges'], $table['shown'], $table['misread'], $table['read'], $table['spread'], $table['never'], $table['unlisted'],
-            $table['background'], $table['backgroundSpread'], $ranges, $table['silent'], $table['inapplicable'], $table['phenophases'],
+            $character,
+            $table['outcomes'],
+            $table['edges'],
+            $table['shown'],
+            $table['misread'],
+            $table['read'],
+            $table['spread'],
+            $table['bitsAtFirst'],
+            $table['never'],
+            $table['unlisted'],
+            $table['background'],
+            $table['backgroundSpread'],
+            $ranges,
+            $table['silent'],
+            $table['inapplicable'],
+            $table['phenophases'],
         );
     }
 
@@ -75,8 +93,20 @@ final readonly class CompiledCharacter
     public function table(): array
     {
         return [
-            'outcomes' => $this->outcomes, 'edges' => $this->edges, 'shown' => $this->shown, 'misread' => $this->misread, 'read' => $this->read, 'spread' => $this->spread, 'never' => $this->never, 'unlisted' => $this->unlisted,
-            'background' => $this->background, 'backgroundSpread' => $this->backgroundSpread, 'silent' => $this->silent, 'inapplicable' => $this->inapplicable, 'phenophases' => $this->phenophases,
+            'outcomes' => $this->outcomes,
+            'edges' => $this->edges,
+            'shown' => $this->shown,
+            'misread' => $this->misread,
+            'read' => $this->read,
+            'spread' => $this->spread,
+            'bitsAtFirst' => $this->bitsAtFirst,
+            'never' => $this->never,
+            'unlisted' => $this->unlisted,
+            'background' => $this->background,
+            'backgroundSpread' => $this->backgroundSpread,
+            'silent' => $this->silent,
+            'inapplicable' => $this->inapplicable,
+            'phenophases' => $this->phenophases,
         ];
     }
 
@@ -90,14 +120,18 @@ final readonly class CompiledCharacter
             $sum += $range->share($from, $to, $this->isCount());
         }
 
-        return 0.5 * $sum / max(1, \count($this->ranges)) + 0.5 * $width / $spread;
+        return (0.5 * $sum) / max(1, \count($this->ranges)) + (0.5 * $width) / $spread;
     }
 
-    /** Whether the taxon's description does not list the value; not so where it says nothing of the character at all. */
+    /**
+     * Whether the taxon's description does not list the value; not so where it says nothing of the character at all.
+     */
     public function isUnlisted(int $taxon, string|float $value): bool
     {
         return isset($this->inapplicable[$taxon])
-            || (\is_string($value) ? isset($this->unlisted[$this->outcomes[$value]][$taxon]) : false === ($this->ranges[$taxon] ?? null)?->allows($value));
+            || (\is_string($value)
+                ? isset($this->unlisted[$this->outcomes[$value]][$taxon])
+                : false === ($this->ranges[$taxon] ?? null)?->allows($value));
     }
 
     public function isDescribed(int $taxon): bool
@@ -117,6 +151,8 @@ final readonly class CompiledCharacter
      */
     public function interval(float $number): array
     {
-        return $this->isCount() ? [$number, $number + 1.0] : [$number * (1.0 - self::MEASURED_TO), max($number * (1.0 + self::MEASURED_TO), 1e-6)];
+        return $this->isCount()
+            ? [$number, $number + 1.0]
+            : [$number * (1.0 - self::MEASURED_TO), max($number * (1.0 + self::MEASURED_TO), 1e-6)];
     }
 }

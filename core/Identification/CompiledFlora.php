@@ -28,8 +28,10 @@ final readonly class CompiledFlora
      * @param list<Description>                $descriptions by number, at this life stage
      * @param array<string, CompiledCharacter> $characters   as seen where no height is named
      * @param array<string, array<string, CompiledCharacter>>       $heights position → the characters that differ there
-     * @param list<array<string, list<StatedNever>>>                $nevers  by number, then character; those nobody doubts
-     * @param float                                                 $error   how often a look at a described character finds what is not listed, 0 to 1
+     * @param list<array<string, list<StatedNever>>>                $nevers  by number, then character; those nobody
+     *                                         doubts
+     * @param float                                                 $error   how often a look at a described character
+     *                                         finds what is not listed, 0 to 1
      */
     private function __construct(
         public Flora $flora,
@@ -50,9 +52,27 @@ final readonly class CompiledFlora
         [$descriptions, $nevers] = [self::descriptions($flora, $stage), self::nevers($flora)];
         $heights = [];
         foreach (self::overlaid($flora, $descriptions) as $position => [$there, $differ]) {
-            $heights[$position] = array_map(static fn (Character $character): CompiledCharacter => self::character($flora, $character, $there, $nevers, $error), $differ);
+            $heights[$position] = array_map(
+                static fn (Character $character): CompiledCharacter => self::character(
+                    $flora,
+                    $character,
+                    $there,
+                    $nevers,
+                    $error,
+                ),
+                $differ,
+            );
         }
-        $characters = array_map(static fn (Character $character): CompiledCharacter => self::character($flora, $character, $descriptions, $nevers, $error), $flora->characters);
+        $characters = array_map(
+            static fn (Character $character): CompiledCharacter => self::character(
+                $flora,
+                $character,
+                $descriptions,
+                $nevers,
+                $error,
+            ),
+            $flora->characters,
+        );
 
         return self::assembled($flora, $stage, $descriptions, $characters, $heights, $nevers, $error);
     }
@@ -67,18 +87,44 @@ final readonly class CompiledFlora
         $descriptions = self::descriptions($flora, $stage);
         $heights = [];
         foreach (self::overlaid($flora, $descriptions) as $position => [$there, $differ]) {
-            $heights[$position] = array_map(static fn (Character $character): CompiledCharacter => CompiledCharacter::of($character, $tables->heights[$position][$character->id], self::ranges($character, $there)), $differ);
+            $heights[$position] = array_map(
+                static fn (Character $character): CompiledCharacter => CompiledCharacter::of(
+                    $character,
+                    $tables->heights[$position][$character->id],
+                    self::ranges($character, $there),
+                ),
+                $differ,
+            );
         }
-        $characters = array_map(static fn (Character $character): CompiledCharacter => CompiledCharacter::of($character, $tables->characters[$character->id], self::ranges($character, $descriptions)), $flora->characters);
+        $characters = array_map(
+            static fn (Character $character): CompiledCharacter => CompiledCharacter::of(
+                $character,
+                $tables->characters[$character->id],
+                self::ranges($character, $descriptions),
+            ),
+            $flora->characters,
+        );
 
-        return self::assembled($flora, $stage, $descriptions, $characters, $heights, self::nevers($flora), $tables->error);
+        return self::assembled(
+            $flora,
+            $stage,
+            $descriptions,
+            $characters,
+            $heights,
+            self::nevers($flora),
+            $tables->error,
+        );
     }
 
     public function tables(): CompiledTables
     {
         $table = static fn (CompiledCharacter $character): array => $character->table();
 
-        return new CompiledTables(array_map($table, $this->characters), array_map(static fn (array $there): array => array_map($table, $there), $this->heights), $this->error);
+        return new CompiledTables(
+            array_map($table, $this->characters),
+            array_map(static fn (array $there): array => array_map($table, $there), $this->heights),
+            $this->error,
+        );
     }
 
     /**
@@ -87,11 +133,28 @@ final readonly class CompiledFlora
      * @param array<string, array<string, CompiledCharacter>>        $heights
      * @param list<array<string, list<StatedNever>>>                 $nevers
      */
-    private static function assembled(Flora $flora, LifeStage $stage, array $descriptions, array $characters, array $heights, array $nevers, float $error): self
-    {
+    private static function assembled(
+        Flora $flora,
+        LifeStage $stage,
+        array $descriptions,
+        array $characters,
+        array $heights,
+        array $nevers,
+        float $error,
+    ): self {
         $taxa = array_keys($flora->taxa);
 
-        return new self($flora, $stage, $taxa, array_flip($taxa), $descriptions, $characters, $heights, $nevers, $error);
+        return new self(
+            $flora,
+            $stage,
+            $taxa,
+            array_flip($taxa),
+            $descriptions,
+            $characters,
+            $heights,
+            $nevers,
+            $error,
+        );
     }
 
     /**
@@ -101,7 +164,15 @@ final readonly class CompiledFlora
      */
     private static function ranges(Character $character, array $descriptions): array
     {
-        return $character->isNumeric() ? array_filter(array_map(static fn (Description $description): ?NumberRange => $description->range($character->id), $descriptions), static fn (?NumberRange $range): bool => null !== $range) : [];
+        $ranges = [];
+        foreach ($character->isNumeric() ? $descriptions : [] as $t => $description) {
+            $range = $description->range($character->id);
+            if (null !== $range) {
+                $ranges[$t] = $range;
+            }
+        }
+
+        return $ranges;
     }
 
     /**
@@ -109,7 +180,8 @@ final readonly class CompiledFlora
      *
      * @param list<Description> $descriptions
      *
-     * @return iterable<string, array{list<Description>, array<string, Character>}> position → descriptions there, characters that differ
+     * @return iterable<string, array{list<Description>, array<string, Character>}> position → descriptions there,
+     *                                         characters that differ
      */
     private static function overlaid(Flora $flora, array $descriptions): iterable
     {
@@ -128,7 +200,9 @@ final readonly class CompiledFlora
     private static function descriptions(Flora $flora, LifeStage $stage): array
     {
         return array_map(
-            static fn (Taxon $taxon): Description => isset($taxon->variants->stages[$stage->value]) ? $taxon->description->overlaidWith($taxon->variants->stages[$stage->value]) : $taxon->description,
+            static fn (Taxon $taxon): Description => isset($taxon->variants->stages[$stage->value])
+                ? $taxon->description->overlaidWith($taxon->variants->stages[$stage->value])
+                : $taxon->description,
             array_values($flora->taxa),
         );
     }
@@ -146,9 +220,9 @@ final readonly class CompiledFlora
     }
 
     /**
-     * The stated nevers a reading contradicts; none where it contradicts none. Where one of several was seen, each of them must be
-     * forbidden. What never has needles never has bands on them, nor the scars of needles on its shoots: then the line about the
-     * needles is the one leaned on, and the organ is the one it was seen in.
+     * The stated nevers a reading contradicts; none where it contradicts none. Where one of several was seen, each of
+     * them must be forbidden. What never has needles never has bands on them, nor the scars of needles on its shoots:
+     * then the line about the needles is the one leaned on, and the organ is the one it was seen in.
      *
      * @return list<StatedNever>
      */
@@ -166,7 +240,10 @@ final readonly class CompiledFlora
         return array_values($lines);
     }
 
-    /** Whether a reading shows what the taxon's description, at that height, does not list: unusual, and no more than that. */
+    /**
+     * Whether a reading shows what the taxon's description, at that height, does not list: unusual, and no more than
+     * that.
+     */
     public function isUnusual(int $taxon, Character $character, Reading $reading): bool
     {
         $there = $this->at($character->id, $reading->position);
@@ -214,17 +291,29 @@ final readonly class CompiledFlora
      * @param list<Description>                       $descriptions
      * @param list<array<string, list<StatedNever>>> $nevers
      */
-    private static function character(Flora $flora, Character $character, array $descriptions, array $nevers, float $error): CompiledCharacter
-    {
-        return $character->isNumeric() ? self::numeric($flora, $character, $descriptions, $nevers, $error) : self::states($flora, $character, $descriptions, $nevers, $error);
+    private static function character(
+        Flora $flora,
+        Character $character,
+        array $descriptions,
+        array $nevers,
+        float $error,
+    ): CompiledCharacter {
+        return $character->isNumeric()
+            ? self::numeric($flora, $character, $descriptions, $nevers, $error)
+            : self::states($flora, $character, $descriptions, $nevers, $error);
     }
 
     /**
      * @param list<Description>                       $descriptions
      * @param list<array<string, list<StatedNever>>> $nevers
      */
-    private static function states(Flora $flora, Character $character, array $descriptions, array $nevers, float $error): CompiledCharacter
-    {
+    private static function states(
+        Flora $flora,
+        Character $character,
+        array $descriptions,
+        array $nevers,
+        float $error,
+    ): CompiledCharacter {
         $ids = array_keys($character->states);
         $count = \count($ids);
         $silent = $inapplicable = [];
@@ -251,7 +340,12 @@ final readonly class CompiledFlora
             $listed = $description->frequencies($character->id);
             $lines = $nevers[$t][$character->id] ?? [];
             $shares = isset($inapplicable[$t])
-                ? array_map(static fn (float $share): float => [] === self::neverApplies($nevers[$t], $character) ? $error * $share : 0.0, $background) // should it make sense after all
+                ? array_map(
+                    static fn (float $share): float => [] === self::neverApplies($nevers[$t], $character)
+                        ? $error * $share
+                        : 0.0,
+                    $background,
+                ) // should it make sense after all
                 : self::withError($listed ?? $background, $lines, $ids, $error);
             foreach ($ids as $s => $id) {
                 if (null !== self::lineAgainst($lines, $id)) {
@@ -269,11 +363,24 @@ final readonly class CompiledFlora
             }
         }
 
-        return self::withReadings($character, array_flip($ids), [], $shown, $misread, $never, $unlisted, array_values($background), [], $silent, $inapplicable);
+        return self::withReadings(
+            $character,
+            array_flip($ids),
+            [],
+            $shown,
+            $misread,
+            $never,
+            $unlisted,
+            array_values($background),
+            [],
+            $silent,
+            $inapplicable,
+        );
     }
 
     /**
-     * What trees show, description error included: a small share for all states together that are neither listed nor stated never.
+     * What trees show, description error included: a small share for all states together that are neither listed nor
+     * stated never.
      *
      * @param array<string, float> $listed summing to 1
      * @param list<StatedNever>    $lines
@@ -289,7 +396,7 @@ final readonly class CompiledFlora
         $sum = array_sum(array_intersect_key($listed, array_flip($possible)));
         $shares = array_fill_keys($ids, 0.0);
         foreach ($possible as $id) {
-            $shares[$id] = ($listed[$id] ?? 0.0) / max(MisreadingModel::LEAST_PROBABILITY, $sum) * (1.0 - $error);
+            $shares[$id] = (($listed[$id] ?? 0.0) / max(MisreadingModel::LEAST_PROBABILITY, $sum)) * (1.0 - $error);
         }
         foreach ($unlisted as $id) {
             $shares[$id] = $error / \count($unlisted);
@@ -302,8 +409,13 @@ final readonly class CompiledFlora
      * @param list<Description>                       $descriptions
      * @param list<array<string, list<StatedNever>>> $nevers
      */
-    private static function numeric(Flora $flora, Character $character, array $descriptions, array $nevers, float $rate): CompiledCharacter
-    {
+    private static function numeric(
+        Flora $flora,
+        Character $character,
+        array $descriptions,
+        array $nevers,
+        float $rate,
+    ): CompiledCharacter {
         $whole = CharacterKind::Count === $character->kind;
         $ranges = $silent = $inapplicable = $bounds = [];
         foreach ($descriptions as $t => $description) {
@@ -326,11 +438,15 @@ final readonly class CompiledFlora
             foreach ($descriptions as $t => $_) {
                 $row[] = isset($ranges[$t]) ? $ranges[$t]->share($edges[$b], $edges[$b + 1], $whole) : 0.0;
             }
-            $background[$b] = 0.9 * array_sum($row) / max(1, \count($ranges)) + 0.1 / $n;
+            $background[$b] = (0.9 * array_sum($row)) / max(1, \count($ranges)) + 0.1 / $n;
             foreach ($row as $t => $share) {
                 $forbidden = self::isNeverIn($nevers[$t][$character->id] ?? [], $edges[$b], $edges[$b + 1]);
                 $error = $forbidden ? 0.0 : $rate * $background[$b];
-                $shown[$b][] = isset($silent[$t]) ? $background[$b] : (isset($inapplicable[$t]) ? $error : (1.0 - $rate) * $share + $error);
+                $shown[$b][] = isset($silent[$t])
+                    ? $background[$b]
+                    : (isset($inapplicable[$t])
+                        ? $error
+                        : (1.0 - $rate) * $share + $error);
                 $misread[$b][] = $background[$b];
                 if ($forbidden) {
                     $never[$b][$t] = true;
@@ -341,7 +457,19 @@ final readonly class CompiledFlora
             }
         }
 
-        return self::withReadings($character, [], $edges, $shown, $misread, $never, $unlisted, $background, $ranges, $silent, $inapplicable);
+        return self::withReadings(
+            $character,
+            [],
+            $edges,
+            $shown,
+            $misread,
+            $never,
+            $unlisted,
+            $background,
+            $ranges,
+            $silent,
+            $inapplicable,
+        );
     }
 
     /**
@@ -377,7 +505,10 @@ final readonly class CompiledFlora
         }
         if (\count($edges) > self::INTERVALS + 1) {
             $last = \count($edges) - 1;
-            $edges = array_map(static fn (int $i): float => $edges[(int) round($i * $last / self::INTERVALS)], range(0, self::INTERVALS));
+            $edges = array_map(
+                static fn (int $i): float => $edges[(int) round(($i * $last) / self::INTERVALS)],
+                range(0, self::INTERVALS),
+            );
         }
 
         return $edges;
@@ -395,8 +526,19 @@ final readonly class CompiledFlora
      * @param array<int, true>        $silent
      * @param array<int, true>        $inapplicable
      */
-    private static function withReadings(Character $character, array $outcomes, array $edges, array $shown, array $misread, array $never, array $unlisted, array $background, array $ranges, array $silent, array $inapplicable): CompiledCharacter
-    {
+    private static function withReadings(
+        Character $character,
+        array $outcomes,
+        array $edges,
+        array $shown,
+        array $misread,
+        array $never,
+        array $unlisted,
+        array $background,
+        array $ranges,
+        array $silent,
+        array $inapplicable,
+    ): CompiledCharacter {
         $rate = MisreadingModel::plainRate($character);
         $read = [];
         $spread = array_fill(0, \count($shown[0]), 0.0);
@@ -424,6 +566,14 @@ final readonly class CompiledFlora
             misread: array_values($misread),
             read: array_values($read),
             spread: array_values($spread),
+            bitsAtFirst: Curious::told(
+                $read,
+                $spread,
+                $background,
+                $backgroundSpread,
+                array_fill(0, \count($spread), Identifier::prior(\count($spread))),
+                Identifier::UNLISTED,
+            ),
             never: $never,
             unlisted: $unlisted,
             background: array_values($background),

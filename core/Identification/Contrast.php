@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Hylognosis\Identification;
 
-/** What one taxon shows that others state they never show: for each character, the chance that a look at it speaks against another taxon. */
+/**
+ * What one taxon shows that others state they never show: for each character, the chance that a look at it speaks
+ * against another taxon.
+ */
 final class Contrast
 {
     /** @var array<string, list<float>> character → taxon number → chance, 0 to 1 */
@@ -22,7 +25,9 @@ final class Contrast
     {
         $own = $compiled->numbers[$taxon];
 
-        return self::$last?->compiled === $compiled && self::$last->own === $own ? self::$last : self::$last = new self($compiled, $own);
+        return self::$last?->compiled === $compiled && self::$last->own === $own
+            ? self::$last
+            : (self::$last = new self($compiled, $own));
     }
 
     /** Chance that a tree of the taxon shows something in this character that the other states it never shows. */

@@ -6,7 +6,10 @@ namespace Hylognosis\Identification;
 
 use Hylognosis\Reason\Reason;
 
-/** A look is worth what it tells of the tree: the expected fall in entropy over the taxa and over something the flora does not hold. */
+/**
+ * A look is worth what it tells of the tree: the expected fall in entropy over the taxa and over something the flora
+ * does not hold.
+ */
 final readonly class Curious implements Valuation
 {
     /** Of the most probable taxa, so many are asked for the pair a character parts best. */
@@ -31,27 +34,68 @@ final readonly class Curious implements Valuation
     {
         $pair = $this->pair($character);
 
-        return new Why(2 === \count($pair) ? new Reason('tells-two-apart', ['taxa' => $pair]) : new Reason('narrows-down'), $pair);
+        return new Why(
+            2 === \count($pair) ? new Reason('tells-two-apart', ['taxa' => $pair]) : new Reason('narrows-down'),
+            $pair,
+        );
     }
 
     private function bits(CompiledCharacter $character): float
     {
-        // What a look tells of the taxon is what the taxon tells of the look: the entropy of what will be read, less
-        // what is left of it once the taxon is known. The latter is the same every time and stands ready.
-        $sum = $unlisted = $this->identification->unlisted; // something else would read as the flora's trees do on the whole
-        $known = $unlisted * $character->backgroundSpread;
-        foreach ($this->posterior as $t => $probability) {
+        if (
+            [] === $this->identification->examination->findings
+            && \count($this->posterior) === \count($this->identification->posterior)
+        ) {
+            return $character->bitsAtFirst;
+        }
+
+        return self::told(
+            $character->read,
+            $character->spread,
+            $character->background,
+            $character->backgroundSpread,
+            $this->posterior,
+            $this->identification->unlisted,
+        );
+    }
+
+    /**
+     * What a look tells of the taxon is what the taxon tells of the look: the entropy of what will be read, less what
+     * is left of it once the taxon is known. The latter is the same every time and stands ready.
+     *
+     * @param array<int, array<int, float>> $read             outcome → taxon → probability that one careful look reads
+     *                                         it
+     * @param array<int, float>             $spread           taxon → entropy of what one careful look reads, in nats
+     * @param array<int, float>             $background       outcome → how often it is met in the flora as a whole
+     * @param float                         $backgroundSpread entropy of that, in nats
+     * @param array<int, float>             $posterior        taxon → probability
+     * @param float                         $unlisted         probability of something else, which would read as the
+     *                                         flora's trees do on the whole
+     *
+     * @return float bits, at least 0
+     */
+    public static function told(
+        array $read,
+        array $spread,
+        array $background,
+        float $backgroundSpread,
+        array $posterior,
+        float $unlisted,
+    ): float {
+        $sum = $unlisted;
+        $known = $unlisted * $backgroundSpread;
+        foreach ($posterior as $t => $probability) {
             $sum += $probability;
-            $known += $probability * $character->spread[$t];
+            $known += $probability * $spread[$t];
         }
         $unknown = 0.0;
-        foreach ($character->read as $o => $row) {
-            $mass = $unlisted * $character->background[$o];
-            foreach ($this->posterior as $t => $probability) {
+        foreach ($read as $o => $row) {
+            $mass = $unlisted * $background[$o];
+            foreach ($posterior as $t => $probability) {
                 $mass += $probability * $row[$t];
             }
             if ($mass > 0.0) {
-                $unknown -= $mass / $sum * log($mass / $sum);
+                $unknown -= ($mass / $sum) * log($mass / $sum);
             }
         }
 
@@ -74,7 +118,10 @@ final readonly class Curious implements Valuation
                 }
                 $gain = $apart * sqrt($posterior[$a] * $posterior[$b]);
                 if ($apart > self::PARTS_AT_ALL && $gain > $most) {
-                    [$best, $most] = [[$this->identification->compiled->taxa[$a], $this->identification->compiled->taxa[$b]], $gain];
+                    [$best, $most] = [
+                        [$this->identification->compiled->taxa[$a], $this->identification->compiled->taxa[$b]],
+                        $gain,
+                    ];
                 }
             }
         }

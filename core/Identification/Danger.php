@@ -13,9 +13,9 @@ use Hylognosis\Flora\StatedNever;
 use Hylognosis\Flora\Taxon;
 
 /**
- * A dangerous taxon against what was seen. It is excluded where something was seen for sure that it is stated never to show,
- * in characters of at least two organs, one of them more telling than bark and outline; where the flora calls a character
- * decisive for the pair, by that one alone. What its description merely does not mention excludes nothing.
+ * A dangerous taxon against what was seen. It is excluded where something was seen for sure that it is stated never to
+ * show, in characters of at least two organs, one of them more telling than bark and outline; where the flora calls a
+ * character decisive for the pair, by that one alone. What its description merely does not mention excludes nothing.
  */
 final readonly class Danger
 {
@@ -62,8 +62,13 @@ final readonly class Danger
      * @param Severity                                       $severity of taking it for the wanted tree
      * @param list<string>                                   $decisive characters the flora marks decisive for this pair
      */
-    public static function weigh(CompiledFlora $compiled, array $seen, Taxon $taxon, Severity $severity, array $decisive): self
-    {
+    public static function weigh(
+        CompiledFlora $compiled,
+        array $seen,
+        Taxon $taxon,
+        Severity $severity,
+        array $decisive,
+    ): self {
         $number = $compiled->numbers[$taxon->id];
         $contradictions = $organs = [];
         $decided = false;
@@ -77,12 +82,19 @@ final readonly class Danger
             }
         }
 
-        return new self($taxon, $severity, array_map(array_values(...), $contradictions), $organs, array_fill_keys($decisive, true), $decided);
+        return new self(
+            $taxon,
+            $severity,
+            array_map(array_values(...), $contradictions),
+            $organs,
+            array_fill_keys($decisive, true),
+            $decided,
+        );
     }
 
     /**
-     * Whether a reading that contradicts this line excludes the pair by itself: it was read in a decisive character, or it contradicts
-     * what is stated of one (a spiny husk contradicts that the kind bears nuts).
+     * Whether a reading that contradicts this line excludes the pair by itself: it was read in a decisive character, or
+     * it contradicts what is stated of one (a spiny husk contradicts that the kind bears nuts).
      *
      * @param string       $read     the character it was read in
      * @param list<string> $decisive characters the flora marks decisive for the pair
@@ -97,7 +109,9 @@ final readonly class Danger
         return $this->excluded;
     }
 
-    /** How much nearer a contradiction in this character would bring the exclusion: 0, a half, or 1 (it would be done). */
+    /**
+     * How much nearer a contradiction in this character would bring the exclusion: 0, a half, or 1 (it would be done).
+     */
     public function stepOf(Character $character): float
     {
         return isset($this->decisive[$character->id]) && !$this->isExcluded() ? 1.0 : $this->stepBy($character->organ);
@@ -118,7 +132,10 @@ final readonly class Danger
         };
     }
 
-    /** @return array<string, float> {@see stepOf}: for every organ by its value, and for each decisive character by its id */
+    /**
+     * @return array<string, float> {@see stepOf}: for every organ by its value, and for each decisive character by its
+     *     id
+     */
     public function steps(): array
     {
         $steps = array_map(fn (): float => $this->isExcluded() ? 0.0 : 1.0, $this->decisive);
@@ -130,12 +147,14 @@ final readonly class Danger
     }
 
     /**
-     * The rule of two organs: contradictions in these are enough, since one of them is more telling than bark, outline and site.
+     * The rule of two organs: contradictions in these are enough, since one of them is more telling than bark, outline
+     * and site.
      *
      * @param array<Organ> $organs each once
      */
     public static function suffice(array $organs): bool
     {
-        return \count($organs) >= self::ORGANS && [] !== array_filter($organs, static fn (Organ $organ): bool => $organ->decidesAlone());
+        return \count($organs) >= self::ORGANS
+            && [] !== array_filter($organs, static fn (Organ $organ): bool => $organ->decidesAlone());
     }
 }

@@ -5,14 +5,18 @@ declare(strict_types=1);
 namespace Hylognosis\Identification;
 
 /**
- * How often a tree shows, in a character its description speaks of, a state the description does not list. Descriptions are
- * written from memory and are never complete; silence counts against a hope a little, and never against a danger.
+ * How often a tree shows, in a character its description speaks of, a state the description does not list. Descriptions
+ * are written from memory and are never complete; silence counts against a hope a little, and never against a danger.
  *
- * The figures were chosen on outside data (docs/how-it-decides.md, "The numbers"; `php tests/Reference/choose-numbers.php`).
+ * The figures were chosen on outside data (docs/how-it-decides.md, "The numbers"; `php
+ * tests/Reference/choose-numbers.php`).
  */
 final readonly class DescriptionError
 {
-    /** Share of looks at a described character that find something unlisted, 0 to 1; all unlisted states of a character share it. */
+    /**
+     * Share of looks at a described character that find something unlisted, 0 to 1; all unlisted states of a character
+     * share it.
+     */
     public const RATE = 0.05;
     /** More unusual things than this error explains, at this level (one-sided, binomial), speak against the hope. */
     public const LEVEL = 0.05;
@@ -30,7 +34,7 @@ final readonly class DescriptionError
         $term = (1.0 - self::RATE) ** $looks; // of exactly none
         for ($k = 0; $k < $unusual; ++$k) {
             $below += $term;
-            $term *= ($looks - $k) / ($k + 1) * self::RATE / (1.0 - self::RATE);
+            $term *= ((($looks - $k) / ($k + 1)) * self::RATE) / (1.0 - self::RATE);
         }
 
         return max(0.0, 1.0 - $below);

@@ -20,7 +20,12 @@ final readonly class Fit
     {
         $excess = $variance = 0.0;
         foreach ($examination->findings as $id => $finding) {
-            $outcomes = $this->outcomes($compiled->at($id, $finding->standing[0]->position), $finding, $taxon, $compiled->error);
+            $outcomes = $this->outcomes(
+                $compiled->at($id, $finding->standing[0]->position),
+                $finding,
+                $taxon,
+                $compiled->error,
+            );
             if (null === $outcomes) {
                 continue;
             }
@@ -47,7 +52,8 @@ final readonly class Fit
         }
         $rate = MisreadingModel::rate($finding);
         $readings = $finding->readings();
-        if (isset($compiled->inapplicable[$taxon]) || [] === $readings) { // makes no sense on it, and was scored; or the other way round
+        if (isset($compiled->inapplicable[$taxon]) || [] === $readings) {
+            // makes no sense on it, and was scored; or the other way round
             $odd = MisreadingModel::read($rate, $error, 1.0);
 
             return isset($compiled->inapplicable[$taxon]) && [] === $readings ? null : [[1.0 - $odd, $odd], log($odd)];
@@ -68,7 +74,16 @@ final readonly class Fit
                 $probabilities[] = MisreadingModel::read($rate, $row[$taxon], $compiled->misread[$o][$taxon]);
             }
             foreach ($readings as $reading) {
-                $logs[] = log(array_sum(array_map(static fn (string|float $state): float => $probabilities[$compiled->outcomes[(string) $state]], $reading->oneOf)));
+                $logs[] = log(
+                    array_sum(
+                        array_map(
+                            static fn (string|float $state): float => $probabilities[
+                                $compiled->outcomes[(string) $state]
+                            ],
+                            $reading->oneOf,
+                        ),
+                    ),
+                );
             }
         }
 
@@ -79,8 +94,10 @@ final readonly class Fit
     private static function normalShareBelow(float $z): float
     {
         $t = 1.0 / (1.0 + 0.2316419 * abs($z));
-        $tail = exp(-$z * $z / 2) / sqrt(2 * \M_PI)
-            * $t * (0.319381530 + $t * (-0.356563782 + $t * (1.781477937 + $t * (-1.821255978 + $t * 1.330274429))));
+        $tail =
+            (exp((-$z * $z) / 2) / sqrt(2 * \M_PI)) *
+            $t *
+            (0.31938153 + $t * (-0.356563782 + $t * (1.781477937 + $t * (-1.821255978 + $t * 1.330274429))));
 
         return $z < 0 ? $tail : 1.0 - $tail;
     }

@@ -97,9 +97,15 @@ final readonly class Identification
         $b = $this->compiled->numbers[$against];
         $contributions = [];
         foreach ($this->examination->findings as $id => $finding) {
-            $contributions[] = new Contribution($finding, 10 / \M_LN10 * ($this->evidence[$id][$a] - $this->evidence[$id][$b]));
+            $contributions[] = new Contribution(
+                $finding,
+                (10 / \M_LN10) * ($this->evidence[$id][$a] - $this->evidence[$id][$b]),
+            );
         }
-        usort($contributions, static fn (Contribution $x, Contribution $y): int => abs($y->decibans) <=> abs($x->decibans));
+        usort(
+            $contributions,
+            static fn (Contribution $x, Contribution $y): int => abs($y->decibans) <=> abs($x->decibans),
+        );
 
         return $contributions;
     }

@@ -16,7 +16,7 @@ use Hylognosis\Flora\Applicability;
 final readonly class Identifier
 {
     /** Prior of "something this flora does not hold": one specimen in ten (an assumption, not a measurement). */
-    private const UNLISTED = 0.1;
+    public const UNLISTED = 0.1;
     /** Several values seen on one tree are not independent looks: their mean counts at most twice. */
     private const MOST_REPEATS = 2.0;
 
@@ -27,7 +27,7 @@ final readonly class Identifier
     public function identify(CompiledFlora $compiled, Examination $examination): Identification
     {
         $taxa = \count($compiled->taxa);
-        $logs = array_fill(0, $taxa, log((1.0 - self::UNLISTED) / $taxa));
+        $logs = array_fill(0, $taxa, log(self::prior($taxa)));
         $unlisted = log(self::UNLISTED);
         $weights = $this->tempering->weights($examination);
         $evidence = [];
@@ -55,7 +55,20 @@ final readonly class Identifier
             $best = $share > $posterior[$best] ? $t : $best;
         }
 
-        return new Identification($compiled, $examination, array_values($posterior), $other / $sum, $this->fit->of($compiled, $examination, $best), $evidence);
+        return new Identification(
+            $compiled,
+            $examination,
+            array_values($posterior),
+            $other / $sum,
+            $this->fit->of($compiled, $examination, $best),
+            $evidence,
+        );
+    }
+
+    /** Of each of so many taxa. */
+    public static function prior(int $taxa): float
+    {
+        return (1.0 - self::UNLISTED) / $taxa;
     }
 
     /** @return list<float> natural logarithms by taxon number; the last one is for "something else" */
@@ -91,9 +104,12 @@ final readonly class Identifier
     {
         $misread = $compiled->misread[$o];
         $right = 1.0 - $rate;
-        foreach ($compiled->shown[$o] as $t => $share) { // the rule of MisreadingModel::read, written out: this is the innermost loop
+        foreach ($compiled->shown[$o] as $t => $share) {
+            // the rule of MisreadingModel::read, written out: this is the innermost loop
             $probability = $right * $share + $rate * $misread[$t];
-            $sums[$t] += log($probability > MisreadingModel::LEAST_PROBABILITY ? $probability : MisreadingModel::LEAST_PROBABILITY);
+            $sums[$t] += log(
+                $probability > MisreadingModel::LEAST_PROBABILITY ? $probability : MisreadingModel::LEAST_PROBABILITY,
+            );
         }
         $sums[\count($misread)] += log(max(MisreadingModel::LEAST_PROBABILITY, $compiled->background[$o]));
     }
@@ -111,23 +127,37 @@ final readonly class Identifier
         for ($t = 0; $t <= $taxa; ++$t) {
             $probability = 0.0;
             foreach ($outcomes as $o) {
-                $probability += $t < $taxa ? MisreadingModel::read($rate, $compiled->shown[$o][$t], $compiled->misread[$o][$t]) : $compiled->background[$o];
+                $probability +=
+                    $t < $taxa
+                        ? MisreadingModel::read($rate, $compiled->shown[$o][$t], $compiled->misread[$o][$t])
+                        : $compiled->background[$o];
             }
             $sums[$t] += log(min(1.0, max(MisreadingModel::LEAST_PROBABILITY, $probability)));
         }
     }
 
     /** @param array<int, float> $sums */
-    private function addNumber(array &$sums, CompiledFlora $flora, CompiledCharacter $compiled, float $number, float $rate): void
-    {
+    private function addNumber(
+        array &$sums,
+        CompiledFlora $flora,
+        CompiledCharacter $compiled,
+        float $number,
+        float $rate,
+    ): void {
         [$from, $to] = $compiled->interval($number);
         $background = $compiled->backgroundDensity($from, $to);
         $taxa = \count($sums) - 1;
         $reading = new Reading([$number]);
         for ($t = 0; $t < $taxa; ++$t) {
-            $error = isset($flora->nevers[$t][$compiled->character->id]) && [] !== $flora->forbidding($t, $compiled->character, $reading) ? 0.0 : $flora->error * $background;
+            $error =
+                isset($flora->nevers[$t][$compiled->character->id])
+                && [] !== $flora->forbidding($t, $compiled->character, $reading)
+                    ? 0.0
+                    : $flora->error * $background;
             $share = match (true) {
-                isset($compiled->ranges[$t]) => (1.0 - $flora->error) * $compiled->ranges[$t]->share($from, $to, $compiled->isCount()) + $error,
+                isset($compiled->ranges[$t]) => (1.0 - $flora->error) *
+                    $compiled->ranges[$t]->share($from, $to, $compiled->isCount()) +
+                    $error,
                 isset($compiled->silent[$t]) => $background,
                 default => $error,
             };
@@ -148,6 +178,13 @@ final readonly class Identifier
             }
         }
 
-        return array_values(array_map(static fn (float $share): float => log(MisreadingModel::read($rate, 1.0 - min(1.0, $share), min(1.0, $share))), $makesSense));
+        return array_values(
+            array_map(
+                static fn (float $share): float => log(
+                    MisreadingModel::read($rate, 1.0 - min(1.0, $share), min(1.0, $share)),
+                ),
+                $makesSense,
+            ),
+        );
     }
 }

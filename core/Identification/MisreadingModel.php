@@ -21,13 +21,17 @@ final readonly class MisreadingModel
     /** Beyond four samples the same eye repeats the same mistake: more of them do not help. */
     private const SAMPLES_THAT_HELP = 4;
 
-    /** Probability, 0.002 to 0.6, that the score as a whole is a misreading; 0 where the flora says it never happens. */
+    /**
+     * Probability, 0.002 to 0.6, that the score as a whole is a misreading; 0 where the flora says it never happens.
+     */
     public static function rate(Finding $finding): float
     {
         if (0.0 === $finding->character->legibility->misreading) {
             return 0.0;
         }
-        $rate = $finding->character->legibility->misreading * $finding->misreadingFactor() / sqrt(min($finding->samples(), self::SAMPLES_THAT_HELP));
+        $rate =
+            ($finding->character->legibility->misreading * $finding->misreadingFactor()) /
+            sqrt(min($finding->samples(), self::SAMPLES_THAT_HELP));
 
         return max(self::LEAST, min(self::MOST, $rate));
     }

@@ -7,8 +7,8 @@ namespace Hylognosis\Identification;
 use Hylognosis\Flora\Character;
 
 /**
- * Which character to look at next: what a look is worth ({@see Curious}, {@see Aimed}), times the chance that it can be seen
- * today, per effort.
+ * Which character to look at next: what a look is worth ({@see Curious}, {@see Aimed}), times the chance that it can be
+ * seen today, per effort.
  */
 final readonly class NextLook
 {
@@ -24,8 +24,13 @@ final readonly class NextLook
      *
      * @return list<Suggestion> the most worthwhile first
      */
-    public function suggest(Identification $identification, Outlook $outlook, ?Aim $aim, int $most = self::MOST, ?Contrast $contrast = null): array
-    {
+    public function suggest(
+        Identification $identification,
+        Outlook $outlook,
+        ?Aim $aim,
+        int $most = self::MOST,
+        ?Contrast $contrast = null,
+    ): array {
         $compiled = $identification->compiled;
         $posterior = array_filter($identification->posterior, static fn (float $p): bool => $p > self::NEGLIGIBLE);
         if (null !== $aim) {
@@ -45,7 +50,11 @@ final readonly class NextLook
             if ($this->isOutOfTheQuestion($identification, $outlook, $aim, $character, $posterior)) {
                 continue;
             }
-            $visible = $visibleIn[$character->phenophases] ??= $this->visible($posterior, $phases, $character->phenophases);
+            $visible = $visibleIn[$character->phenophases] ??= $this->visible(
+                $posterior,
+                $phases,
+                $character->phenophases,
+            );
             $worth = $visible < self::LEAST_VISIBLE ? null : $valuation->of($character);
             if (null !== $worth && $worth->perEffort() * $visible > self::LEAST_WORTH) {
                 $ranked[$id] = [$worth->perEffort() * $visible, $worth];
@@ -55,7 +64,15 @@ final readonly class NextLook
         $suggestions = [];
         foreach (\array_slice($ranked, 0, $most, true) as $id => [$order, $worth]) {
             $why = $valuation->why($compiled->characters[$id]);
-            $suggestions[] = new Suggestion($compiled->characters[$id]->character, $order, $worth->bits, $worth->closes, null !== $aim?->requires($id), $why->apart, $why->because);
+            $suggestions[] = new Suggestion(
+                $compiled->characters[$id]->character,
+                $order,
+                $worth->bits,
+                $worth->closes,
+                null !== $aim?->requires($id),
+                $why->apart,
+                $why->because,
+            );
         }
 
         return $suggestions;
@@ -69,8 +86,12 @@ final readonly class NextLook
      *
      * @return array<string, Character> by taxon
      */
-    public function thatWouldExclude(Identification $identification, array $dangers, Contrast $contrast, Outlook $outlook): array
-    {
+    public function thatWouldExclude(
+        Identification $identification,
+        array $dangers,
+        Contrast $contrast,
+        Outlook $outlook,
+    ): array {
         $compiled = $identification->compiled;
         $phases = $outlook->phenology->phases($compiled->flora->taxon($compiled->taxa[$contrast->own]), $outlook->day);
         $looks = [];
@@ -81,10 +102,18 @@ final readonly class NextLook
             foreach ($compiled->nevers[$number] as $id => $_) {
                 $character = $compiled->characters[$id];
                 $scored = $identification->examination->finding($id);
-                if (0 === ($character->phenophases & $phases) || (null !== $scored && [] !== $scored->decidingReadings()) || !$outlook->reaches($character->character)) {
+                if (
+                    0 === ($character->phenophases & $phases)
+                    || (null !== $scored && [] !== $scored->decidingReadings())
+                    || !$outlook->reaches($character->character)
+                ) {
                     continue;
                 }
-                $worth = $contrast->against($id, $number) * ($steps[$id] ?? $steps[$character->character->organ->value]) * (1.0 - $character->character->legibility->misreading) / $character->character->sight->effort;
+                $worth =
+                    ($contrast->against($id, $number) *
+                        ($steps[$id] ?? $steps[$character->character->organ->value]) *
+                        (1.0 - $character->character->legibility->misreading)) /
+                    $character->character->sight->effort;
                 if ($worth > $best) {
                     [$looks[$danger->taxon->id], $best] = [$character->character, $worth];
                 }
@@ -99,13 +128,25 @@ final readonly class NextLook
      *
      * @param array<int, float> $posterior
      */
-    private function isOutOfTheQuestion(Identification $identification, Outlook $outlook, ?Aim $aim, CompiledCharacter $character, array $posterior): bool
-    {
+    private function isOutOfTheQuestion(
+        Identification $identification,
+        Outlook $outlook,
+        ?Aim $aim,
+        CompiledCharacter $character,
+        array $posterior,
+    ): bool {
         $id = $character->character->id;
         $finding = $identification->examination->finding($id);
-        $answered = null !== $finding && !$finding->disagrees && null === $aim?->requires($id) && !\in_array($id, $aim->against ?? [], true);
+        $answered =
+            null !== $finding
+            && !$finding->disagrees
+            && null === $aim?->requires($id)
+            && !\in_array($id, $aim->against ?? [], true);
 
-        return $answered || !$outlook->reaches($character->character) || \in_array($id, $identification->examination->couldNotLook, true) || !$this->makesSense($identification, $character, $posterior);
+        return $answered
+            || !$outlook->reaches($character->character)
+            || \in_array($id, $identification->examination->couldNotLook, true)
+            || !$this->makesSense($identification, $character, $posterior);
     }
 
     /**
@@ -121,7 +162,9 @@ final readonly class NextLook
             return true;
         }
 
-        return null === $finding && array_sum(array_diff_key($posterior, $character->inapplicable)) >= self::SURELY_APPLIES * array_sum($posterior);
+        return null === $finding
+            && array_sum(array_diff_key($posterior, $character->inapplicable)) >=
+                self::SURELY_APPLIES * array_sum($posterior);
     }
 
     /**

@@ -17,8 +17,12 @@ final readonly class Outlook
      * @param list<Reach>      $reach
      * @param list<Instrument> $kit
      */
-    public function __construct(public DayOfYear $day, public Phenology $phenology, private array $reach, private array $kit)
-    {
+    public function __construct(
+        public DayOfYear $day,
+        public Phenology $phenology,
+        private array $reach,
+        private array $kit,
+    ) {
     }
 
     /** Everything in reach, every instrument at hand. */
@@ -30,6 +34,7 @@ final readonly class Outlook
     public function reaches(Character $character): bool
     {
         return \in_array($character->sight->reach, $this->reach, true)
-            && (Instrument::None === $character->sight->instrument || \in_array($character->sight->instrument, $this->kit, true));
+            && (Instrument::None === $character->sight->instrument
+                || \in_array($character->sight->instrument, $this->kit, true));
     }
 }

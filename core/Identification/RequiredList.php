@@ -17,7 +17,10 @@ final readonly class RequiredList
     {
     }
 
-    /** @return array<string, list<StatedNever>> required characters of which the taxon states that it never shows any accepted value, with the lines */
+    /**
+     * @return array<string, list<StatedNever>> required characters of which the taxon states that it never shows any
+     *     accepted value, with the lines
+     */
     public function keepingOut(Taxon $taxon): array
     {
         $out = [];
@@ -38,7 +41,9 @@ final readonly class RequiredList
         $accepted = $feature->states;
         if (null !== $feature->range) {
             // Only a count can be stated never; and a range is kept out where both its ends and all between are.
-            $accepted = $this->compiled->characters[$character->id]->isCount() ? array_map(floatval(...), range((int) $feature->range->least, (int) $feature->range->most)) : [$feature->range->low];
+            $accepted = $this->compiled->characters[$character->id]->isCount()
+                ? array_map(floatval(...), range((int) $feature->range->least, (int) $feature->range->most))
+                : [$feature->range->low];
         }
         $lines = [];
         foreach ($accepted as $value) {

@@ -21,7 +21,9 @@ final readonly class Tempering
     public function __construct(private float $exponent = self::EXPONENT)
     {
         if ($exponent < 0.0 || $exponent > 1.0) {
-            throw new \InvalidArgumentException(\sprintf('The exponent of tempering lies between 0 and 1; %s does not.', $exponent));
+            throw new \InvalidArgumentException(
+                \sprintf('The exponent of tempering lies between 0 and 1; %s does not.', $exponent),
+            );
         }
     }
 
@@ -35,7 +37,9 @@ final readonly class Tempering
         }
         $weights = [];
         foreach ($examination->findings as $id => $finding) {
-            $weights[$id] = ($scored[$finding->character->organ->value] ?? 1) ** -$this->exponent * ($finding->isLitter() ? self::LITTER : 1.0);
+            $weights[$id] =
+                ($scored[$finding->character->organ->value] ?? 1) ** -$this->exponent *
+                ($finding->isLitter() ? self::LITTER : 1.0);
         }
 
         return $weights;

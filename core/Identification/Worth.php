@@ -16,8 +16,12 @@ final readonly class Worth
      * @param float $effort 1 (a glance) to 5 (a climb), as far as it counts
      * @param bool  $first  whether it has to be made in any case: then it goes before all that need not
      */
-    public function __construct(public float $bits, public float $closes, public float $effort, public bool $first = false)
-    {
+    public function __construct(
+        public float $bits,
+        public float $closes,
+        public float $effort,
+        public bool $first = false,
+    ) {
     }
 
     /** Only its order means anything. */

@@ -14,12 +14,16 @@ final readonly class Amount
     /** @throws \InvalidArgumentException unless the value is more than 0 and at most 100,000 */
     public static function of(float $value, AmountUnit $unit): self
     {
-        return $value > 0 && $value <= 100_000 ? new self($value, $unit) : throw new \InvalidArgumentException(\sprintf('An amount is more than 0 and at most 100,000; %s is not.', $value));
+        return $value > 0 && $value <= 100_000
+            ? new self($value, $unit)
+            : throw new \InvalidArgumentException(
+                \sprintf('An amount is more than 0 and at most 100,000; %s is not.', $value),
+            );
     }
 
     public function in(AmountUnit $unit): self
     {
-        return new self($this->value * $this->unit->inBase() / $unit->inBase(), $unit);
+        return new self(($this->value * $this->unit->inBase()) / $unit->inBase(), $unit);
     }
 
     /** For people, to three figures: `1.25 kg`. */

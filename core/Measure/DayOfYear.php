@@ -26,7 +26,9 @@ final readonly class DayOfYear
     /** @throws NoSuchDay if the number is not 1 to 365 */
     public static function of(int $number): self
     {
-        return $number >= 1 && $number <= 365 ? self::known($number) : throw new NoSuchDay(\sprintf('A day of the year is 1 to 365, not %d.', $number));
+        return $number >= 1 && $number <= 365
+            ? self::known($number)
+            : throw new NoSuchDay(\sprintf('A day of the year is 1 to 365, not %d.', $number));
     }
 
     /**
@@ -36,7 +38,13 @@ final readonly class DayOfYear
      */
     public static function parse(string $text): self
     {
-        if (1 !== preg_match('/^(\d\d)-(\d\d)$/', $text, $m) || $m[1] < 1 || $m[1] > 12 || $m[2] < 1 || $m[2] > self::LENGTHS[(int) $m[1] - 1]) {
+        if (
+            1 !== preg_match('/^(\d\d)-(\d\d)$/', $text, $m)
+            || $m[1] < 1
+            || $m[1] > 12
+            || $m[2] < 1
+            || $m[2] > self::LENGTHS[(int) $m[1] - 1]
+        ) {
             throw new NoSuchDay(\sprintf('"%s" is no day of the year; write month and day like 06-14.', $text));
         }
 
@@ -54,7 +62,7 @@ final readonly class DayOfYear
     /** Later by so many days (earlier if negative), around the turn of the year. */
     public function plus(int $days): self
     {
-        return self::known((($this->number - 1 + $days) % 365 + 365) % 365 + 1);
+        return self::known((((($this->number - 1 + $days) % 365) + 365) % 365) + 1);
     }
 
     /** Days from this day forward to the other, 0 to 364. */

@@ -21,7 +21,9 @@ final readonly class HardinessZone
     /** @throws \InvalidArgumentException unless 1 to 13 */
     public static function of(int $zone): self
     {
-        return $zone >= 1 && $zone <= 13 ? new self($zone) : throw new \InvalidArgumentException('Hardiness zones run from 1 to 13.');
+        return $zone >= 1 && $zone <= 13
+            ? new self($zone)
+            : throw new \InvalidArgumentException('Hardiness zones run from 1 to 13.');
     }
 
     /** The mean coldest night at its cold edge, °F. */

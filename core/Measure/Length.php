@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Hylognosis\Measure;
 
-/** A length, kept in metres. Imperial factors are exact: 1 in = 0.0254 m, 1 ft = 0.3048 m (international yard and pound agreement, 1959). */
+/**
+ * A length, kept in metres. Imperial factors are exact: 1 in = 0.0254 m, 1 ft = 0.3048 m (international yard and pound
+ * agreement, 1959).
+ */
 final readonly class Length
 {
     private const INCH = 0.0254;
@@ -17,7 +20,9 @@ final readonly class Length
     /** @throws \InvalidArgumentException if the number is not finite */
     public static function ofMetres(float $metres): self
     {
-        return is_finite($metres) ? new self($metres) : throw new \InvalidArgumentException('A length must be a finite number.');
+        return is_finite($metres)
+            ? new self($metres)
+            : throw new \InvalidArgumentException('A length must be a finite number.');
     }
 
     public static function ofInches(float $inches): self

@@ -7,8 +7,11 @@ namespace Hylognosis\Measure;
 /** A place on the Earth: WGS 84 degrees, altitude above sea level. */
 final readonly class Place
 {
-    private function __construct(public float $latitudeDegrees, public float $longitudeDegrees, public Length $altitude)
-    {
+    private function __construct(
+        public float $latitudeDegrees,
+        public float $longitudeDegrees,
+        public Length $altitude,
+    ) {
     }
 
     /**
@@ -20,10 +23,14 @@ final readonly class Place
     public static function of(float $latitudeDegrees, float $longitudeDegrees, Length $altitude): self
     {
         if (abs($latitudeDegrees) > 90) {
-            throw new \InvalidArgumentException(\sprintf('A latitude lies between -90 and 90 degrees; %s does not.', $latitudeDegrees));
+            throw new \InvalidArgumentException(
+                \sprintf('A latitude lies between -90 and 90 degrees; %s does not.', $latitudeDegrees),
+            );
         }
         if (abs($longitudeDegrees) > 180) {
-            throw new \InvalidArgumentException(\sprintf('A longitude lies between -180 and 180 degrees; %s does not.', $longitudeDegrees));
+            throw new \InvalidArgumentException(
+                \sprintf('A longitude lies between -180 and 180 degrees; %s does not.', $longitudeDegrees),
+            );
         }
 
         return new self($latitudeDegrees, $longitudeDegrees, $altitude);

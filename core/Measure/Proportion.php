@@ -24,7 +24,9 @@ final readonly class Proportion
     {
         return $trials >= 1 && $events >= 0 && $events <= $trials
             ? new self($events, $trials)
-            : throw new \InvalidArgumentException(\sprintf('%d events in %d trials is no proportion.', $events, $trials));
+            : throw new \InvalidArgumentException(
+                \sprintf('%d events in %d trials is no proportion.', $events, $trials),
+            );
     }
 
     public function share(): float
@@ -39,7 +41,7 @@ final readonly class Proportion
         $p = $this->share();
         $z2 = self::Z ** 2;
         $middle = ($p + $z2 / (2 * $n)) / (1 + $z2 / $n);
-        $half = self::Z / (1 + $z2 / $n) * sqrt($p * (1 - $p) / $n + $z2 / (4 * $n * $n));
+        $half = (self::Z / (1 + $z2 / $n)) * sqrt(($p * (1 - $p)) / $n + $z2 / (4 * $n * $n));
 
         return [max(0.0, $middle - $half), min(1.0, $middle + $half)];
     }
@@ -49,14 +51,18 @@ final readonly class Proportion
     {
         return [
             0 === $this->events ? 0.0 : self::betaQuantile(0.025, $this->events, $this->trials - $this->events + 1),
-            $this->events === $this->trials ? 1.0 : self::betaQuantile(0.975, $this->events + 1, $this->trials - $this->events),
+            $this->events === $this->trials
+                ? 1.0
+                : self::betaQuantile(0.975, $this->events + 1, $this->trials - $this->events),
         ];
     }
 
     /** Exact one-sided upper bound; about 3/n where nothing was seen in n trials. */
     public function upperBound(): float
     {
-        return $this->events === $this->trials ? 1.0 : self::betaQuantile(0.95, $this->events + 1, $this->trials - $this->events);
+        return $this->events === $this->trials
+            ? 1.0
+            : self::betaQuantile(0.95, $this->events + 1, $this->trials - $this->events);
     }
 
     /** The share below which a beta-distributed number falls with the given probability; by bisection, to 1e-14. */
@@ -85,11 +91,16 @@ final readonly class Proportion
             return $x <= 0.0 ? 0.0 : 1.0;
         }
         $n = $a + $b - 1;
-        $term = self::logFactorial($n) - self::logFactorial($a) - self::logFactorial($n - $a) + $a * log($x) + ($n - $a) * log1p(-$x);
+        $term =
+            self::logFactorial($n) -
+            self::logFactorial($a) -
+            self::logFactorial($n - $a) +
+            $a * log($x) +
+            ($n - $a) * log1p(-$x);
         $odds = $x / (1 - $x);
         $sum = $share = 1.0;
         for ($k = $a; $k < $n; ++$k) {
-            $share *= ($n - $k) / ($k + 1) * $odds;
+            $share *= (($n - $k) / ($k + 1)) * $odds;
             $sum += $share;
             if ($share < $sum * 1e-17 && $k > $n * $x) {
                 break;
@@ -112,6 +123,11 @@ final readonly class Proportion
         }
         $x = $n + 1.0;
 
-        return ($x - 0.5) * log($x) - $x + 0.5 * log(2 * \M_PI) + 1 / (12 * $x) - 1 / (360 * $x ** 3) + 1 / (1260 * $x ** 5);
+        return ($x - 0.5) * log($x) -
+            $x +
+            0.5 * log(2 * \M_PI) +
+            1 / (12 * $x) -
+            1 / (360 * $x ** 3) +
+            1 / (1260 * $x ** 5);
     }
 }

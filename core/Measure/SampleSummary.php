@@ -7,8 +7,13 @@ namespace Hylognosis\Measure;
 /** Numbers measured or counted on several samples, told in a few figures; all in the unit of the samples. */
 final readonly class SampleSummary
 {
-    private function __construct(public int $count, public float $least, public float $most, public float $mean, public float $standardDeviation)
-    {
+    private function __construct(
+        public int $count,
+        public float $least,
+        public float $most,
+        public float $mean,
+        public float $standardDeviation,
+    ) {
     }
 
     /**
@@ -37,7 +42,13 @@ final readonly class SampleSummary
      */
     public function in(\Closure $converted): self
     {
-        return new self($this->count, $converted($this->least), $converted($this->most), $converted($this->mean), $converted($this->standardDeviation));
+        return new self(
+            $this->count,
+            $converted($this->least),
+            $converted($this->most),
+            $converted($this->mean),
+            $converted($this->standardDeviation),
+        );
     }
 
     /** For people: `7`, or `5 to 7, mean 6.3, spread 1.2, on 3`. */
@@ -47,6 +58,13 @@ final readonly class SampleSummary
 
         return $this->least === $this->most
             ? $short($this->least).($this->count > 1 ? ', on '.$this->count : '')
-            : \sprintf('%s to %s, mean %s, spread %s, on %d', $short($this->least), $short($this->most), $short($this->mean), $short($this->standardDeviation), $this->count);
+            : \sprintf(
+                '%s to %s, mean %s, spread %s, on %d',
+                $short($this->least),
+                $short($this->most),
+                $short($this->mean),
+                $short($this->standardDeviation),
+                $this->count,
+            );
     }
 }

@@ -13,14 +13,19 @@ enum Units: string
     /** The unit this reader would use where a flora has the given one (`mm`, `cm`, `m`; anything else stays). */
     public function insteadOf(string $unit): string
     {
-        return self::Metric === $this ? $unit : match ($unit) {
-            'mm', 'cm' => 'in',
-            'm' => 'ft',
-            default => $unit,
-        };
+        return self::Metric === $this
+            ? $unit
+            : match ($unit) {
+                'mm', 'cm' => 'in',
+                'm' => 'ft',
+                default => $unit,
+            };
     }
 
-    /** A number of a flora's unit in this reader's, rounded to what an eye can read: tenths of a millimetre, tenths of a foot, hundredths of an inch. */
+    /**
+     * A number of a flora's unit in this reader's, rounded to what an eye can read: tenths of a millimetre, tenths of a
+     * foot, hundredths of an inch.
+     */
     public function number(float $number, string $unit): float
     {
         $own = $this->insteadOf($unit);

@@ -10,7 +10,10 @@ namespace Hylognosis\Reason;
  */
 final readonly class Reason
 {
-    /** @param array<string, string|int|float|bool|list<string|float>|null> $with ids, numbers in the character's own unit, days as `2027-06-14` or `06-14` */
+    /**
+     * @param array<string, string|int|float|bool|list<string|float>|null> $with ids, numbers in the character's own
+     *     unit, days as `2027-06-14` or `06-14`
+     */
     public function __construct(public string $code, public array $with = [])
     {
     }

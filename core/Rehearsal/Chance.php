@@ -59,9 +59,13 @@ final class Chance
         if ($toward <= 0.0 || $toward >= 1.0 - 1e-12) {
             return $this->drawn($shares, 1.0);
         }
-        $i = $this->number() < self::FAIR_SHARE
-            ? $this->drawn($shares, 1.0)
-            : $this->drawn(array_map(static fn (float $share, bool $is): float => $is ? $share : 0.0, $shares, $wanted), $toward);
+        $i =
+            $this->number() < self::FAIR_SHARE
+                ? $this->drawn($shares, 1.0)
+                : $this->drawn(
+                    array_map(static fn (float $share, bool $is): float => $is ? $share : 0.0, $shares, $wanted),
+                    $toward,
+                );
         $this->weight /= self::FAIR_SHARE + (1 - self::FAIR_SHARE) * ($wanted[$i] ? 1 / $toward : 0.0);
 
         return $i;

@@ -84,15 +84,36 @@ final class Desk
             }
         }
 
-        return $this->identifier->identify($this->compiled, Examination::of($this->date, $this->compiled->stage, ExaminerRole::Instructor, $observations, $couldNotLook));
+        return $this->identifier->identify(
+            $this->compiled,
+            Examination::of(
+                $this->date,
+                $this->compiled->stage,
+                ExaminerRole::Instructor,
+                $observations,
+                $couldNotLook,
+            ),
+        );
     }
 
     private function asked(Identification $identification): Verdict
     {
         $dossier = $this->dossier($identification);
         $open = $this->gate->isOpenBut($dossier, ['people']);
-        $aim = new Aim($this->goal->claim->taxon, (new RequiredFeatures())->open($dossier), $dossier->openDangers(), (new NoContradiction())->broken($dossier));
-        $next = $open ? [] : $this->nextLook->suggest($identification, Outlook::unhindered($this->goal->day, $this->phenology), $aim, self::SUGGESTIONS);
+        $aim = new Aim(
+            $this->goal->claim->taxon,
+            (new RequiredFeatures())->open($dossier),
+            $dossier->openDangers(),
+            (new NoContradiction())->broken($dossier),
+        );
+        $next = $open
+            ? []
+            : $this->nextLook->suggest(
+                $identification,
+                Outlook::unhindered($this->goal->day, $this->phenology),
+                $aim,
+                self::SUGGESTIONS,
+            );
 
         return new Verdict($open, array_map(static fn (Suggestion $s): string => $s->character->id, $next));
     }
@@ -101,13 +122,17 @@ final class Desk
      * @param array<string, non-empty-list<non-empty-list<string|float>>> $scores
      * @param list<string>                                                $couldNotLook
      *
-     * @return list<string> characters that are required or contradict, taxa not excluded, and whether strength or breadth are missing
+     * @return list<string> characters that are required or contradict, taxa not excluded, and whether strength or
+     *                      breadth are missing
      */
     public function inTheWay(array $scores, array $couldNotLook): array
     {
         $dossier = $this->dossier($this->identification($scores, $couldNotLook));
         $open = [
-            ...array_map(static fn (RequiredFeature $f): string => $f->character, (new RequiredFeatures())->open($dossier)),
+            ...array_map(
+                static fn (RequiredFeature $f): string => $f->character,
+                (new RequiredFeatures())->open($dossier),
+            ),
             ...(new NoContradiction())->broken($dossier),
             ...array_map(static fn (Danger $d): string => $d->taxon->id, $dossier->openDangers()),
         ];
@@ -130,12 +155,20 @@ final class Desk
         }
         $thisYear = new \DateTimeImmutable($this->date->format('Y').'-'.$window->from);
 
-        return $thisYear >= $this->date ? $thisYear : new \DateTimeImmutable(((int) $this->date->format('Y') + 1).'-'.$window->from);
+        return $thisYear >= $this->date
+            ? $thisYear
+            : new \DateTimeImmutable((int) $this->date->format('Y') + 1 .'-'.$window->from);
     }
 
     private function dossier(Identification $identification): Dossier
     {
-        return new Dossier($this->goal->confirmedOn($this->takenOn()), $identification, $this->phenology, new PlaceTerms(true), $this->takenOn());
+        return new Dossier(
+            $this->goal->confirmedOn($this->takenOn()),
+            $identification,
+            $this->phenology,
+            new PlaceTerms(true),
+            $this->takenOn(),
+        );
     }
 
     /** @param non-empty-list<string|float> $values */
@@ -145,7 +178,13 @@ final class Desk
         $samples = max(2, $this->goal->required[$id]->samples ?? 2);
         $numbers = array_values(array_filter($values, is_float(...)));
         if ([] !== $numbers) {
-            return Observation::ofNumbers($character, [...$numbers, ...array_fill(0, max(0, $samples - \count($numbers)), $numbers[0])], Certainty::Sure, Whereabouts::Tree, look: $look);
+            return Observation::ofNumbers(
+                $character,
+                [...$numbers, ...array_fill(0, max(0, $samples - \count($numbers)), $numbers[0])],
+                Certainty::Sure,
+                Whereabouts::Tree,
+                look: $look,
+            );
         }
         $states = array_values(array_filter($values, is_string(...)));
         \assert([] !== $states);

@@ -8,9 +8,10 @@ use Hylognosis\Examination\Dispute;
 use Hylognosis\Identification\RequiredList;
 
 /**
- * Upper bounds, by exact summation, on how often a tree of one kind is cleared as the goal: the gate cannot open unless every
- * required feature has been read with an accepted value. For each: the chance that so many looks as one character gets end in an
- * accepted reading that stands. All else that would keep the gate shut is left out: the true rate is lower.
+ * Upper bounds, by exact summation, on how often a tree of one kind is cleared as the goal: the gate cannot open unless
+ * every required feature has been read with an accepted value. For each: the chance that so many looks as one character
+ * gets end in an accepted reading that stands. All else that would keep the gate shut is left out: the true rate is
+ * lower.
  */
 final readonly class ExactBound
 {
@@ -48,7 +49,8 @@ final readonly class ExactBound
     {
         $character = $tree->character($id);
         $showing = $tree->showing($id, $goal);
-        if (null === $showing) { // it makes no sense on this tree: it is misread, or the description is wrong
+        if (null === $showing) {
+            // it makes no sense on this tree: it is misread, or the description is wrong
             return min(1.0, $this->eye->rate($character->character) + $tree->makesSenseAfterAll($id));
         }
         $hopes = $goal->hopes($desk->compiled, $character->character);
@@ -69,8 +71,8 @@ final readonly class ExactBound
     }
 
     /**
-     * Accepted looks come to outnumber those that speak against it; a look that shows only what may stand beside an accepted value
-     * leaves that as it is. A look repeats the one before it now and then.
+     * Accepted looks come to outnumber those that speak against it; a look that shows only what may stand beside an
+     * accepted value leaves that as it is. A look repeats the one before it now and then.
      *
      * @param float $accepted chance that a fresh look is accepted, 0 to 1
      * @param float $beside   chance that it shows only what may stand beside, 0 to 1

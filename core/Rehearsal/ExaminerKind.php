@@ -16,8 +16,8 @@ enum ExaminerKind: string
     {
         return match ($this) {
             self::Careful => 0.05,
-            self::Average => 0.10,
-            self::Careless => 0.20,
+            self::Average => 0.1,
+            self::Careless => 0.2,
         };
     }
 

@@ -10,11 +10,11 @@ use Hylognosis\Identification\CompiledFlora;
 use Hylognosis\Identification\MisreadingModel;
 
 /**
- * How a simulated examiner reads. A tree that shows mostly one value shows another beside it in one look out of five.
- * A look goes wrong at the examiner's rate, more often for characters the flora calls easily misread, never less often
- * than a fifth of that rate; then another state is read: half the time the one the examiner hopes for, otherwise mostly one the
- * flora names as confused with the true one, or, for numbers, what some other taxon of the flora would show. More samples do
- * not help: the same eye makes the same mistake.
+ * How a simulated examiner reads. A tree that shows mostly one value shows another beside it in one look out of five. A
+ * look goes wrong at the examiner's rate, more often for characters the flora calls easily misread, never less often
+ * than a fifth of that rate; then another state is read: half the time the one the examiner hopes for, otherwise mostly
+ * one the flora names as confused with the true one, or, for numbers, what some other taxon of the flora would show.
+ * More samples do not help: the same eye makes the same mistake.
  */
 final readonly class Eye
 {
@@ -32,7 +32,10 @@ final readonly class Eye
 
     public static function of(ExaminerKind $kind, CompiledFlora $compiled): self
     {
-        $rates = array_map(static fn (CompiledCharacter $c): float => $c->character->legibility->misreading, $compiled->characters);
+        $rates = array_map(
+            static fn (CompiledCharacter $c): float => $c->character->legibility->misreading,
+            $compiled->characters,
+        );
 
         return new self($kind, max(1e-9, array_sum($rates) / \count($rates)));
     }
@@ -40,7 +43,13 @@ final readonly class Eye
     /** Probability, 0 to 0.6, that a look at this character is misread. */
     public function rate(Character $character): float
     {
-        return min(self::MOST, max(self::LEAST_SHARE * $this->kind->rate(), $this->kind->rate() * $character->legibility->misreading / $this->mean));
+        return min(
+            self::MOST,
+            max(
+                self::LEAST_SHARE * $this->kind->rate(),
+                ($this->kind->rate() * $character->legibility->misreading) / $this->mean,
+            ),
+        );
     }
 
     /**
@@ -60,7 +69,13 @@ final readonly class Eye
                 $reads[] = new ReadValues([$true, $value], (1 - $rate) * self::ALSO_SHOWN * $showing->shares[$i]);
             }
         }
-        foreach ($this->wrong($character, $true, array_values(array_filter($hoped, static fn (string|float $value): bool => $value !== $true))) as [$value, $share]) {
+        foreach (
+            $this->wrong(
+                $character,
+                $true,
+                array_values(array_filter($hoped, static fn (string|float $value): bool => $value !== $true)),
+            ) as [$value, $share]
+        ) {
             $reads[] = new ReadValues([$value], $rate * $share);
         }
 
@@ -76,7 +91,11 @@ final readonly class Eye
     {
         $leans = [] === $hoped ? 0.0 : self::LEANS;
         $wrong = [];
-        foreach (\is_string($true) ? (MisreadingModel::misread($character->character)[$true] ?? []) : self::elsewhere($character, $true) as $value => $share) {
+        foreach (
+            \is_string($true)
+                ? MisreadingModel::misread($character->character)[$true] ?? []
+                : self::elsewhere($character, $true) as $value => $share
+        ) {
             $wrong[] = [\is_string($true) ? (string) $value : (float) $value, (1.0 - $leans) * $share];
         }
         foreach ($hoped as $value) {

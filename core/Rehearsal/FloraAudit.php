@@ -44,7 +44,12 @@ final readonly class FloraAudit
         $this->compiled = CompiledFlora::of($flora, LifeStage::Mature);
         $stages = [];
         foreach (Rehearsal::STAGES as [$stage, $share]) {
-            $stages[] = [LifeStage::Mature->value === $stage ? $this->compiled : CompiledFlora::of($flora, LifeStage::from($stage)), $share];
+            $stages[] = [
+                LifeStage::Mature->value === $stage
+                    ? $this->compiled
+                    : CompiledFlora::of($flora, LifeStage::from($stage)),
+                $share,
+            ];
         }
         $this->stages = $stages;
         $this->phenology = Phenology::at($flora, $flora->reference);
@@ -73,24 +78,45 @@ final readonly class FloraAudit
                 }
             }
         }
-        usort($pairs, static fn (PairAudit $a, PairAudit $b): int => [$a->excludes, \count($a->organs), \count($a->characters), -$a->severity->rank(), $a->taxon, $a->danger]
-            <=> [$b->excludes, \count($b->organs), \count($b->characters), -$b->severity->rank(), $b->taxon, $b->danger]);
+        usort(
+            $pairs,
+            static fn (PairAudit $a, PairAudit $b): int => [
+                $a->excludes,
+                \count($a->organs),
+                \count($a->characters),
+                -$a->severity->rank(),
+                $a->taxon,
+                $a->danger,
+            ] <=> [
+                $b->excludes,
+                \count($b->organs),
+                \count($b->characters),
+                -$b->severity->rank(),
+                $b->taxon,
+                $b->danger,
+            ],
+        );
 
         return $pairs;
     }
 
-    /** @return list<int> months, 1 to 12, in which its tree is examined for the part and all its required features can be seen on some day */
+    /**
+     * @return list<int> months, 1 to 12, in which its tree is examined for the part and all its required features can
+     *     be seen on some day
+     */
     public function months(Taxon $taxon, Part $part): array
     {
-        return array_keys(array_filter($part->daysByMonth(), function (array $days) use ($taxon, $part): bool {
-            foreach ($days as $day) {
-                if ($this->allShow($taxon, $part, $day)) {
-                    return true;
+        return array_keys(
+            array_filter($part->daysByMonth(), function (array $days) use ($taxon, $part): bool {
+                foreach ($days as $day) {
+                    if ($this->allShow($taxon, $part, $day)) {
+                        return true;
+                    }
                 }
-            }
 
-            return false;
-        }));
+                return false;
+            }),
+        );
     }
 
     private function allShow(Taxon $taxon, Part $part, DayOfYear $day): bool
@@ -116,7 +142,10 @@ final readonly class FloraAudit
         foreach ($keepingOut as $id => $lines) {
             $organs[$this->flora->character($id)->organ->value] = $this->flora->character($id)->organ;
             $unread += \count(array_filter($lines, static fn (StatedNever $line): bool => 0 === $line->agreements()));
-            $decided = $decided || [] !== array_filter($lines, static fn (StatedNever $line): bool => Danger::decides($id, $line, $decisive));
+            $decided =
+                $decided
+                || [] !==
+                    array_filter($lines, static fn (StatedNever $line): bool => Danger::decides($id, $line, $decisive));
         }
         $reachable = $organs;
         foreach ($this->compiled->nevers[$other] as $id => $_) {
@@ -128,10 +157,16 @@ final readonly class FloraAudit
         $characters = array_keys($keepingOut);
 
         return new PairAudit(
-            $taxon->id, $part->id, $danger->id, Severity::worse($danger->severity(), $lookAlike->severity ?? Severity::Harmless),
-            $characters, array_values($organs), $further,
+            $taxon->id,
+            $part->id,
+            $danger->id,
+            Severity::worse($danger->severity(), $lookAlike->severity ?? Severity::Harmless),
+            $characters,
+            array_values($organs),
+            $further,
             Danger::suffice($organs) || $decided,
-            Danger::suffice($reachable) || $decided || [] !== array_intersect($further, $decisive), $unread,
+            Danger::suffice($reachable) || $decided || [] !== array_intersect($further, $decisive),
+            $unread,
         );
     }
 
@@ -153,20 +188,57 @@ final readonly class FloraAudit
                 }
                 $timing = $part->timing;
                 $wait = null === $timing?->identified ? 0 : $timing->identified->to->until($timing->window->from);
-                if (null !== $timing && !$timing->window->contains($timing->identified->to ?? $timing->window->from) && $wait > $timing->freshnessDays) {
-                    $remarks[] = new Remark(true, $where, \sprintf('no examination holds until it may be taken: %d days, and one holds %d.', $wait, $timing->freshnessDays));
+                if (
+                    null !== $timing
+                    && !$timing->window->contains($timing->identified->to ?? $timing->window->from)
+                    && $wait > $timing->freshnessDays
+                ) {
+                    $remarks[] = new Remark(
+                        true,
+                        $where,
+                        \sprintf(
+                            'no examination holds until it may be taken: %d days, and one holds %d.',
+                            $wait,
+                            $timing->freshnessDays,
+                        ),
+                    );
                 }
                 [$ceiling, $refused] = $this->ceiling($taxon, $part);
                 if ($ceiling < self::CEILING) {
-                    $remarks[] = new Remark(false, $where, \sprintf('at most %d %% of its own trees can meet the list; most are refused by %s.', floor(100 * $ceiling + 1e-9), implode(', ', \array_slice($refused, 0, 3))));
+                    $remarks[] = new Remark(
+                        false,
+                        $where,
+                        \sprintf(
+                            'at most %d %% of its own trees can meet the list; most are refused by %s.',
+                            floor(100 * $ceiling + 1e-9),
+                            implode(', ', \array_slice($refused, 0, 3)),
+                        ),
+                    );
                 }
                 $count = \count($part->required);
                 if ($count < self::USUAL_LIST[0] || $count > self::USUAL_LIST[1]) {
-                    $remarks[] = new Remark(false, $where, \sprintf('requires %d features; a list people can work through has %d to %d.', $count, ...self::USUAL_LIST));
+                    $remarks[] = new Remark(
+                        false,
+                        $where,
+                        \sprintf(
+                            'requires %d features; a list people can work through has %d to %d.',
+                            $count,
+                            ...self::USUAL_LIST,
+                        ),
+                    );
                 }
-                $organs = array_unique(array_map(fn (RequiredFeature $f): string => $this->flora->character($f->character)->organ->value, $part->required));
+                $organs = array_unique(
+                    array_map(
+                        fn (RequiredFeature $f): string => $this->flora->character($f->character)->organ->value,
+                        $part->required,
+                    ),
+                );
                 if (\count($organs) < 3) {
-                    $remarks[] = new Remark(false, $where, \sprintf('the required features lie in %d organs; three have to be scored.', \count($organs)));
+                    $remarks[] = new Remark(
+                        false,
+                        $where,
+                        \sprintf('the required features lie in %d organs; three have to be scored.', \count($organs)),
+                    );
                 }
             }
         }
@@ -187,7 +259,9 @@ final readonly class FloraAudit
             $product = 1.0;
             foreach ($part->required as $feature) {
                 $compiled = $stage->characters[$feature->character];
-                $showing = $compiled->character->variation->ripens ? null : Showing::of($compiled, $this->compiled->numbers[$taxon->id], null, 0.0);
+                $showing = $compiled->character->variation->ripens
+                    ? null
+                    : Showing::of($compiled, $this->compiled->numbers[$taxon->id], null, 0.0);
                 $share = null === $showing ? 1.0 : 0.0;
                 foreach ($showing->values ?? [] as $i => $value) {
                     $share += $feature->accepts($value) ? $showing->shares[$i] ?? 0.0 : 0.0;
@@ -199,7 +273,14 @@ final readonly class FloraAudit
         }
         arsort($refused);
 
-        return [$ceiling, array_map(static fn (string $id, float $share): string => \sprintf('%s (%d %%)', $id, round(100 * $share)), array_keys($refused), $refused)];
+        return [
+            $ceiling,
+            array_map(
+                static fn (string $id, float $share): string => \sprintf('%s (%d %%)', $id, round(100 * $share)),
+                array_keys($refused),
+                $refused,
+            ),
+        ];
     }
 
     /** @return list<Remark> */
@@ -214,21 +295,41 @@ final readonly class FloraAudit
             return [...$remarks, new Remark(true, $where, $character->id.' is required and not described.')];
         }
         if (null === $feature->range) {
-            $share = array_sum(array_intersect_key($taxon->description->frequencies($character->id) ?? [], array_flip($feature->states)));
+            $share = array_sum(
+                array_intersect_key(
+                    $taxon->description->frequencies($character->id) ?? [],
+                    array_flip($feature->states),
+                ),
+            );
         } else {
             $range = $taxon->description->range($character->id);
-            $share = null === $range ? 0.0 : $range->share($feature->range->least, $feature->range->most + ($this->compiled->characters[$character->id]->isCount() ? 1.0 : 0.0), $this->compiled->characters[$character->id]->isCount());
+            $share =
+                null === $range
+                    ? 0.0
+                    : $range->share(
+                        $feature->range->least,
+                        $feature->range->most + ($this->compiled->characters[$character->id]->isCount() ? 1.0 : 0.0),
+                        $this->compiled->characters[$character->id]->isCount(),
+                    );
         }
         if ($share < self::MOSTLY) {
-            $remarks[] = new Remark($share < 0.05, $where, \sprintf('only %d %% of its own trees show an accepted value of %s.', round($share * 100), $character->id));
+            $remarks[] = new Remark(
+                $share < 0.05,
+                $where,
+                \sprintf(
+                    'only %d %% of its own trees show an accepted value of %s.',
+                    round($share * 100),
+                    $character->id,
+                ),
+            );
         }
 
         return $remarks;
     }
 
     /**
-     * Parts whose gate cannot open as long as some dangerous kinds do not state enough of what they never show. That is shut, and
-     * safe; it is no fault, and it says what is to be written next.
+     * Parts whose gate cannot open as long as some dangerous kinds do not state enough of what they never show. That is
+     * shut, and safe; it is no fault, and it says what is to be written next.
      *
      * @return list<Remark>
      */
@@ -240,11 +341,28 @@ final readonly class FloraAudit
             if (!$pair->canExclude) {
                 $byPart[$where][] = $pair->danger;
             } elseif (!$pair->excludes) {
-                $remarks[] = new Remark(false, $where, \sprintf('the required list alone does not exclude %s (%s); it takes one of: %s.', $pair->danger, $pair->severity->value, implode(', ', \array_slice($pair->further, 0, 4))));
+                $remarks[] = new Remark(
+                    false,
+                    $where,
+                    \sprintf(
+                        'the required list alone does not exclude %s (%s); it takes one of: %s.',
+                        $pair->danger,
+                        $pair->severity->value,
+                        implode(', ', \array_slice($pair->further, 0, 4)),
+                    ),
+                );
             }
         }
         foreach ($byPart as $where => $dangers) {
-            $remarks[] = new Remark(false, $where, \sprintf('stays shut: %d dangerous kinds do not yet state in two organs what they never show and this shows (%s).', \count($dangers), implode(', ', \array_slice($dangers, 0, 3)).(\count($dangers) > 3 ? ' …' : '')));
+            $remarks[] = new Remark(
+                false,
+                $where,
+                \sprintf(
+                    'stays shut: %d dangerous kinds do not yet state in two organs what they never show and this shows (%s).',
+                    \count($dangers),
+                    implode(', ', \array_slice($dangers, 0, 3)).(\count($dangers) > 3 ? ' …' : ''),
+                ),
+            );
         }
 
         return $remarks;
@@ -267,14 +385,36 @@ final readonly class FloraAudit
                 continue;
             }
             $number = $this->compiled->numbers[$taxon->id];
-            $silent = array_keys(array_filter($this->compiled->characters, static fn (CompiledCharacter $c): bool => isset($c->silent[$number])));
-            $sayable = \count(array_filter($this->compiled->characters, static fn (CompiledCharacter $c): bool => !isset($c->inapplicable[$number])));
+            $silent = array_keys(
+                array_filter(
+                    $this->compiled->characters,
+                    static fn (CompiledCharacter $c): bool => isset($c->silent[$number]),
+                ),
+            );
+            $sayable = \count(
+                array_filter(
+                    $this->compiled->characters,
+                    static fn (CompiledCharacter $c): bool => !isset($c->inapplicable[$number]),
+                ),
+            );
             if (\count($silent) > (1 - self::FULL) * $sayable) {
-                $remarks[] = new Remark(false, $taxon->id, \sprintf('describes %d of the %d characters that could be scored on it.', $sayable - \count($silent), $sayable));
+                $remarks[] = new Remark(
+                    false,
+                    $taxon->id,
+                    \sprintf(
+                        'describes %d of the %d characters that could be scored on it.',
+                        $sayable - \count($silent),
+                        $sayable,
+                    ),
+                );
             }
             $missed = array_intersect($silent, array_keys($required));
             if ($taxon->severity()->isHazard() && [] !== $missed) {
-                $remarks[] = new Remark(false, $taxon->id, 'is dangerous, and silent on what others require: '.implode(', ', $missed).'.');
+                $remarks[] = new Remark(
+                    false,
+                    $taxon->id,
+                    'is dangerous, and silent on what others require: '.implode(', ', $missed).'.',
+                );
             }
         }
 
@@ -287,7 +427,11 @@ final readonly class FloraAudit
         $remarks = [];
         foreach ($this->compiled->characters as $id => $character) {
             foreach ($character->outcomes as $state => $o) {
-                $used = array_filter($character->shown[$o], static fn (float $share, int $t): bool => $share > 0.0 && !isset($character->silent[$t]), \ARRAY_FILTER_USE_BOTH);
+                $used = array_filter(
+                    $character->shown[$o],
+                    static fn (float $share, int $t): bool => $share > 0.0 && !isset($character->silent[$t]),
+                    \ARRAY_FILTER_USE_BOTH,
+                );
                 if ([] === $used) {
                     $remarks[] = new Remark(false, $id, \sprintf('no taxon shows the state "%s".', $state));
                 }
@@ -295,7 +439,13 @@ final readonly class FloraAudit
         }
         $cited = [];
         foreach ($this->flora->taxa as $taxon) {
-            foreach ([$taxon->sources, ...array_map(static fn ($hazard): array => $hazard->sources, $taxon->hazards), ...array_map(static fn (Part $part): array => $part->sources, array_values($taxon->parts))] as $references) {
+            foreach (
+                [
+                    $taxon->sources,
+                    ...array_map(static fn ($hazard): array => $hazard->sources, $taxon->hazards),
+                    ...array_map(static fn (Part $part): array => $part->sources, array_values($taxon->parts)),
+                ] as $references
+            ) {
                 foreach ($references as $reference) {
                     $cited[$reference->source] = true;
                 }

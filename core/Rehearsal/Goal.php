@@ -28,7 +28,10 @@ final readonly class Goal
         $this->required = $required;
     }
 
-    /** All conditions of the part answered on that day as they should be: the rehearsal is about the tree, not about the ripeness. */
+    /**
+     * All conditions of the part answered on that day as they should be: the rehearsal is about the tree, not about the
+     * ripeness.
+     */
     public function confirmedOn(\DateTimeImmutable $date): Claim
     {
         $confirmed = [];
@@ -40,8 +43,8 @@ final readonly class Goal
     }
 
     /**
-     * What the examiner would like to read: the accepted values where the feature is required, and otherwise what the wanted taxon
-     * mostly shows.
+     * What the examiner would like to read: the accepted values where the feature is required, and otherwise what the
+     * wanted taxon mostly shows.
      *
      * @return list<string|float>
      */
@@ -50,7 +53,14 @@ final readonly class Goal
         $feature = $this->required[$character->id] ?? null;
         $own = $compiled->numbers[$this->claim->taxon->id] ?? null;
         if (null !== $feature) {
-            return null === $feature->range ? $feature->states : [round(($feature->range->low + $feature->range->high) / 2, CharacterKind::Count === $character->kind ? 0 : 1)];
+            return null === $feature->range
+                ? $feature->states
+                : [
+                    round(
+                        ($feature->range->low + $feature->range->high) / 2,
+                        CharacterKind::Count === $character->kind ? 0 : 1,
+                    ),
+                ];
         }
         if (null === $own || $character->isNumeric()) {
             return [];
@@ -76,7 +86,10 @@ final readonly class Goal
         $own = $compiled->numbers[$this->claim->taxon->id];
         foreach ($values as $value) {
             $reading = new Reading([$value]);
-            if ($compiled->isUnusual($own, $character, $reading) || [] !== $compiled->forbidding($own, $character, $reading)) {
+            if (
+                $compiled->isUnusual($own, $character, $reading)
+                || [] !== $compiled->forbidding($own, $character, $reading)
+            ) {
                 return false;
             }
         }
@@ -85,8 +98,8 @@ final readonly class Goal
     }
 
     /**
-     * Whether a reading of a required feature holds nothing but what may stand beside an accepted value: it neither meets the
-     * feature nor speaks against it.
+     * Whether a reading of a required feature holds nothing but what may stand beside an accepted value: it neither
+     * meets the feature nor speaks against it.
      *
      * @param non-empty-list<string|float> $values
      */
@@ -94,6 +107,11 @@ final readonly class Goal
     {
         $feature = $this->required[$character->id] ?? null;
 
-        return null !== $feature && [] === array_filter($values, static fn (string|float $value): bool => !\in_array($value, $feature->beside, true));
+        return null !== $feature
+            && [] ===
+                array_filter(
+                    $values,
+                    static fn (string|float $value): bool => !\in_array($value, $feature->beside, true),
+                );
     }
 }

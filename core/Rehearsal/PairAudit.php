@@ -11,7 +11,8 @@ use Hylognosis\Flora\Severity;
 final readonly class PairAudit
 {
     /**
-     * @param list<string> $characters required characters of which the dangerous taxon states that it never shows an accepted value
+     * @param list<string> $characters required characters of which the dangerous taxon states that it never shows an
+     *                                 accepted value
      * @param list<Organ>  $organs     of those characters, each once
      * @param list<string> $further    other characters that part the two more often than not
      * @param bool         $excludes   whether meeting the required list alone excludes the dangerous taxon

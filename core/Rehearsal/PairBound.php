@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Hylognosis\Rehearsal;
 
 /**
- * How often a dangerous tree can pass for a wanted part at most, from the chances that each required feature of its list ends in an
- * accepted reading. The plain figure takes misreadings as independent of each other. They are not where one cause bends them
- * all: somebody who wants it to be the right tree. With a small chance c that is so, and then each look reads what is hoped for with
- * a chance of h on top of its own: P = (1 − c)·Πp + c·Π[(1 − h)·p + h].
+ * How often a dangerous tree can pass for a wanted part at most, from the chances that each required feature of its
+ * list ends in an accepted reading. The plain figure takes misreadings as independent of each other. They are not where
+ * one cause bends them all: somebody who wants it to be the right tree. With a small chance c that is so, and then each
+ * look reads what is hoped for with a chance of h on top of its own: P = (1 − c)·Πp + c·Π[(1 − h)·p + h].
  */
 final readonly class PairBound
 {
@@ -19,7 +19,10 @@ final readonly class PairBound
     /** Of one person alone nothing less is claimed, whatever the arithmetic says. */
     public const LEAST_FOR_ONE = 1e-4;
 
-    /** @param list<array{float, array<string, float>, list<string>}> $stages share of trees met, chance by required character, the characters kept out by a stated never */
+    /**
+     * @param list<array{float, array<string, float>, list<string>}> $stages share of trees met, chance by required
+     *     character, the characters kept out by a stated never
+     */
     public function __construct(private array $stages)
     {
     }
@@ -58,7 +61,8 @@ final readonly class PairBound
     }
 
     /**
-     * Should each stated never that keeps this kind out be false with a chance of so much: then the tree really shows what is asked for.
+     * Should each stated never that keeps this kind out be false with a chance of so much: then the tree really shows
+     * what is asked for.
      *
      * @param float $falseLines 0 to 1
      */

@@ -22,8 +22,8 @@ use Random\Randomizer;
 
 /**
  * Plays a flora's examinations many times over, before anybody relies on it: how often a dangerous tree would pass for
- * a wanted one, how often a right tree is cleared, and what becomes of trees the flora does not hold. The same seed gives
- * the same figures, in whatever order they are asked for.
+ * a wanted one, how often a right tree is cleared, and what becomes of trees the flora does not hold. The same seed
+ * gives the same figures, in whatever order they are asked for.
  */
 final class Rehearsal
 {
@@ -45,8 +45,12 @@ final class Rehearsal
      * @param int  $plays examinations played for each estimate
      * @param bool $exact dangerous trees are not played: the exact bound, which is never too low, stands alone
      */
-    public function __construct(private readonly Flora $flora, private readonly int $seed, private readonly int $plays, private readonly bool $exact = false)
-    {
+    public function __construct(
+        private readonly Flora $flora,
+        private readonly int $seed,
+        private readonly int $plays,
+        private readonly bool $exact = false,
+    ) {
     }
 
     /** @return list<array{Taxon, Part}> every part that may be taken */
@@ -64,13 +68,18 @@ final class Rehearsal
         return $wanted;
     }
 
-    /** @return array<int, DayOfYear> month → the day of it nearest its middle on which the tree is examined for the part */
+    /**
+     * @return array<int, DayOfYear> month → the day of it nearest its middle on which the tree is examined for the part
+     */
     public static function months(Part $part): array
     {
         $nearest = [];
         foreach ($part->daysByMonth() as $month => $days) {
             $middle = DayOfYear::parse(\sprintf('%02d-15', $month))->number;
-            usort($days, static fn (DayOfYear $a, DayOfYear $b): int => abs($a->number - $middle) <=> abs($b->number - $middle));
+            usort(
+                $days,
+                static fn (DayOfYear $a, DayOfYear $b): int => abs($a->number - $middle) <=> abs($b->number - $middle),
+            );
             $nearest[$month] = $days[0];
         }
 
@@ -101,7 +110,15 @@ final class Rehearsal
         sort($looks);
         arsort($inTheWay);
 
-        return new RightClearance($taxon->id, $part->id, $month, $kind, Proportion::of($cleared, max(1, $played)), [] === $looks ? null : (float) $looks[intdiv(\count($looks), 2)], $inTheWay);
+        return new RightClearance(
+            $taxon->id,
+            $part->id,
+            $month,
+            $kind,
+            Proportion::of($cleared, max(1, $played)),
+            [] === $looks ? null : (float) $looks[intdiv(\count($looks), 2)],
+            $inTheWay,
+        );
     }
 
     /**
@@ -115,12 +132,23 @@ final class Rehearsal
         foreach ($days as $day) {
             $there = new Goal(new Claim($taxon, $part, []), $day);
             $bound = $this->pairBound($this->flora, $there, $danger->id, $kind);
-            [$goal, $worst] = null === $worst || $bound->independent() > $worst->independent() ? [$there, $bound] : [$goal, $worst];
+            [$goal, $worst] =
+                null === $worst || $bound->independent() > $worst->independent() ? [$there, $bound] : [$goal, $worst];
         }
         \assert(null !== $goal && null !== $worst);
         $severity = Severity::worse($danger->severity(), $part->lookAlike($danger->id)->severity ?? Severity::Harmless);
         if ($this->exact || $worst->independent() <= self::PROVEN * $kind->aim()) {
-            return new Passing($taxon->id, $part->id, $danger->id, $severity, $kind, null, $worst->independent(), 0, $worst);
+            return new Passing(
+                $taxon->id,
+                $part->id,
+                $danger->id,
+                $severity,
+                $kind,
+                null,
+                $worst->independent(),
+                0,
+                $worst,
+            );
         }
         $random = $this->random('passing', $taxon->id, $part->id, $danger->id, $kind->value);
         $weights = [];
@@ -135,14 +163,27 @@ final class Rehearsal
         $played = \count($weights);
         $passed = \count(array_filter($weights, static fn (float $weight): bool => $weight > 0.0));
         // Too few passes make a poor estimate of the spread: then only the exact bound counts.
-        $upper = $passed >= self::FEWEST_PASSES ? min($worst->independent(), self::bootstrapped($weights, $random)) : $worst->independent();
+        $upper =
+            $passed >= self::FEWEST_PASSES
+                ? min($worst->independent(), self::bootstrapped($weights, $random))
+                : $worst->independent();
 
-        return new Passing($taxon->id, $part->id, $danger->id, $severity, $kind, array_sum($weights) / $played, $upper, $played, $worst);
+        return new Passing(
+            $taxon->id,
+            $part->id,
+            $danger->id,
+            $severity,
+            $kind,
+            array_sum($weights) / $played,
+            $upper,
+            $played,
+            $worst,
+        );
     }
 
     /**
-     * 95 % upper bound of a mean, by drawing as many again from what was seen, many times over: weights of rare events are too skew
-     * for the normal distribution. Source: B. Efron, Ann. Statist. 7 (1979) 1–26 (memory).
+     * 95 % upper bound of a mean, by drawing as many again from what was seen, many times over: weights of rare events
+     * are too skew for the normal distribution. Source: B. Efron, Ann. Statist. 7 (1979) 1–26 (memory).
      *
      * @param non-empty-list<float> $weights
      */
@@ -162,7 +203,10 @@ final class Rehearsal
         return $means[(int) ceil(0.95 * self::RESAMPLES) - 1];
     }
 
-    /** What becomes of a taxon's trees where the flora does not hold it. A hope for a group it belongs to is no test: it would be true. */
+    /**
+     * What becomes of a taxon's trees where the flora does not hold it. A hope for a group it belongs to is no test: it
+     * would be true.
+     */
     public function outsiders(Taxon $taxon, ExaminerKind $kind): Outsiders
     {
         $rest = $this->flora->without($taxon->id);
@@ -184,24 +228,47 @@ final class Rehearsal
         $n = max(1, intdiv($this->plays, 5));
         $recognised = $named = $cleared = 0;
         for ($i = 0; $i < $n; ++$i) {
-            $conclusion = $this->lookedAtWithoutHope($rest, $taxon, $kind, DayOfYear::of(1 + (int) ($i * 364 / $n)), Chance::fair($random));
+            $conclusion = $this->lookedAtWithoutHope(
+                $rest,
+                $taxon,
+                $kind,
+                DayOfYear::of(1 + (int) (($i * 364) / $n)),
+                Chance::fair($random),
+            );
             $recognised += (int) (Conclusion::NoneOfThese === $conclusion);
             $named += (int) (Conclusion::Named === $conclusion);
         }
         usort($goals, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
         $goals = \array_slice($goals, 0, self::HOPES);
         foreach ($goals as [, $goal]) {
-            $rehearser = new Rehearser($this->desk($this->compiled($rest, 'mature'), $goal), Eye::of($kind, $this->compiled($this->flora, 'mature')), new TreeKind($this->compiled($this->flora, 'mature'), $taxon->id, false));
+            $rehearser = new Rehearser(
+                $this->desk($this->compiled($rest, 'mature'), $goal),
+                Eye::of($kind, $this->compiled($this->flora, 'mature')),
+                new TreeKind($this->compiled($this->flora, 'mature'), $taxon->id, false),
+            );
             for ($i = 0, $each = max(1, intdiv($n, 10)); $i < $each; ++$i) {
                 $cleared += (int) $rehearser->play(Chance::fair($random))->cleared;
             }
         }
 
-        return new Outsiders($taxon->id, $kind, Proportion::of($recognised, $n), Proportion::of($named, $n), Proportion::of($cleared, max(1, \count($goals) * max(1, intdiv($n, 10)))), $bound, $as);
+        return new Outsiders(
+            $taxon->id,
+            $kind,
+            Proportion::of($recognised, $n),
+            Proportion::of($named, $n),
+            Proportion::of($cleared, max(1, \count($goals) * max(1, intdiv($n, 10)))),
+            $bound,
+            $as,
+        );
     }
 
-    private function lookedAtWithoutHope(Flora $rest, Taxon $taxon, ExaminerKind $kind, DayOfYear $day, Chance $chance): Conclusion
-    {
+    private function lookedAtWithoutHope(
+        Flora $rest,
+        Taxon $taxon,
+        ExaminerKind $kind,
+        DayOfYear $day,
+        Chance $chance,
+    ): Conclusion {
         $full = $this->compiled($this->flora, 'mature');
         $held = $this->compiled($rest, 'mature');
         $eye = Eye::of($kind, $full);
@@ -213,7 +280,8 @@ final class Rehearsal
         $scores = $couldNotLook = [];
         $identification = $desk->identification([], []);
         for ($looks = 0; $looks < Rehearser::LOOKS; ++$looks) {
-            $next = (new NextLook())->suggest($identification, Outlook::unhindered($day, $phenology), null, 1)[0] ?? null;
+            $next =
+                (new NextLook())->suggest($identification, Outlook::unhindered($day, $phenology), null, 1)[0] ?? null;
             if (null === $next) {
                 break;
             }
@@ -223,8 +291,12 @@ final class Rehearsal
             if (null === $showing || 0 === ($character->phenophases & $phases)) {
                 $couldNotLook[] = $id;
             } else {
-                $reads = $eye->reads($character, $showing, $chance->pick($showing->shares, [])); // without a hope nothing leans
-                $scores[$id][] = $reads[$chance->pick(array_map(static fn (ReadValues $r): float => $r->probability, $reads), [])]->values;
+                // without a hope nothing leans
+                $reads = $eye->reads($character, $showing, $chance->pick($showing->shares, []));
+                $scores[$id][] =
+                    $reads[
+                        $chance->pick(array_map(static fn (ReadValues $r): float => $r->probability, $reads), [])
+                    ]->values;
             }
             $identification = $desk->identification($scores, $couldNotLook);
         }
@@ -245,15 +317,28 @@ final class Rehearsal
             $compiled = $this->compiled($flora, $stage);
             $desk = $this->desk($compiled, $goal);
             $dangerous = new TreeKind($compiled, $tree, true);
-            $stages[] = [$share, (new ExactBound(Eye::of($kind, $compiled)))->chances($dangerous, $goal, $desk), ExactBound::stated($dangerous, $goal, $desk)];
+            $stages[] = [
+                $share,
+                (new ExactBound(Eye::of($kind, $compiled)))->chances($dangerous, $goal, $desk),
+                ExactBound::stated($dangerous, $goal, $desk),
+            ];
         }
 
         return new PairBound($stages);
     }
 
-    private function rehearser(CompiledFlora $compiled, Goal $goal, ExaminerKind $kind, string $tree, bool $unknownIsWelcome): Rehearser
-    {
-        return new Rehearser($this->desk($compiled, $goal), Eye::of($kind, $compiled), new TreeKind($compiled, $tree, $unknownIsWelcome));
+    private function rehearser(
+        CompiledFlora $compiled,
+        Goal $goal,
+        ExaminerKind $kind,
+        string $tree,
+        bool $unknownIsWelcome,
+    ): Rehearser {
+        return new Rehearser(
+            $this->desk($compiled, $goal),
+            Eye::of($kind, $compiled),
+            new TreeKind($compiled, $tree, $unknownIsWelcome),
+        );
     }
 
     /** @var array<string, Desk> */
@@ -261,10 +346,23 @@ final class Rehearsal
 
     private function desk(CompiledFlora $compiled, Goal $goal): Desk
     {
-        $key = spl_object_id($compiled).'|'.$goal->claim->taxon->id.'|'.$goal->claim->part->id.'|'.$goal->day->number;
+        $key =
+            spl_object_id($compiled).
+            '|'.
+            $goal->claim->taxon->id.
+            '|'.
+            $goal->claim->part->id.
+            '|'.
+            $goal->day->number;
         if (!isset($this->desks[$key])) {
-            $this->desks = \count($this->desks) > 12 ? [] : $this->desks; // verdicts are remembered at the desk; few desks are in use at a time
-            $this->desks[$key] = new Desk($compiled, Phenology::at($compiled->flora, $compiled->flora->reference), $goal, new \DateTimeImmutable('2027-'.$goal->day));
+            // verdicts are remembered at the desk; few desks are in use at a time
+            $this->desks = \count($this->desks) > 12 ? [] : $this->desks;
+            $this->desks[$key] = new Desk(
+                $compiled,
+                Phenology::at($compiled->flora, $compiled->flora->reference),
+                $goal,
+                new \DateTimeImmutable('2027-'.$goal->day),
+            );
         }
 
         return $this->desks[$key];

@@ -18,7 +18,10 @@ final class Rehearser
 
     /** @var array<string, Showing|null> character → what the tree's taxon shows */
     private array $showings = [];
-    /** @var array<string, list<list<array{ReadValues, bool}>>> character → value mostly shown → readings, with whether the goal welcomes them */
+    /**
+     * @var array<string, list<list<array{ReadValues, bool}>>> character → value mostly shown → readings, with whether
+     *     the goal welcomes them
+     */
     private array $reads = [];
     private readonly int $phases;
 
@@ -57,14 +60,18 @@ final class Rehearser
         return new Course(false, $looks, $chance->weight(), $scores, $couldNotLook);
     }
 
-    /** @return list<string> what still stands open at the end of a course: required features, look-alikes, contradictions, strength */
+    /**
+     * @return list<string> what still stands open at the end of a course: required features, look-alikes,
+     *     contradictions, strength
+     */
     public function inTheWay(Course $course): array
     {
         return $this->desk->inTheWay($course->scores, $course->couldNotLook);
     }
 
     /**
-     * @param array<string, int>                             $mostly what the tree mostly shows, as far as it has been drawn
+     * @param array<string, int>                             $mostly what the tree mostly shows, as far as it has been
+     *                                         drawn
      * @param list<non-empty-list<string|float>> $before earlier readings of the character
      *
      * @param-out array<string, int>                         $mostly
@@ -81,10 +88,18 @@ final class Rehearser
         if ([] !== $before && $chance->number() < Eye::REPEATS) {
             return $before[\count($before) - 1];
         }
-        $mostly[$id] ??= $chance->pick($showing->shares, array_map(fn (string|float $value): bool => $this->welcomes($character, [$value]), $showing->values));
+        $mostly[$id] ??= $chance->pick(
+            $showing->shares,
+            array_map(fn (string|float $value): bool => $this->welcomes($character, [$value]), $showing->values),
+        );
         $reads = $this->reads[$id][$mostly[$id]] ??= array_map(
             fn (ReadValues $read): array => [$read, $this->welcomes($character, $read->values)],
-            $this->eye->reads($character, $showing, $mostly[$id], $this->desk->goal->hopes($this->desk->compiled, $character->character)),
+            $this->eye->reads(
+                $character,
+                $showing,
+                $mostly[$id],
+                $this->desk->goal->hopes($this->desk->compiled, $character->character),
+            ),
         );
         $shares = array_map(static fn (array $read): float => $read[0]->probability, $reads);
         \assert([] !== $shares);

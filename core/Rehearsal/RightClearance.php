@@ -12,7 +12,8 @@ final readonly class RightClearance
     /**
      * @param int                $month    1 to 12, at the flora's reference place
      * @param float|null         $looks    median of those that were cleared; null where none was
-     * @param array<string, int> $inTheWay what still stood open when a right tree was not cleared → in how many examinations, most first
+     * @param array<string, int> $inTheWay what still stood open when a right tree was not cleared → in how many
+     *                                     examinations, most first
      */
     public function __construct(
         public string $taxon,

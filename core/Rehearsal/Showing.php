@@ -25,8 +25,8 @@ final readonly class Showing
     }
 
     /**
-     * None where the character makes no sense on the taxon; what the flora as a whole shows where it is silent. Now and then a tree
-     * shows what its description does not list, but never what is stated never.
+     * None where the character makes no sense on the taxon; what the flora as a whole shows where it is silent. Now and
+     * then a tree shows what its description does not list, but never what is stated never.
      *
      * @param list<string>|null $only  trees that show one of these states; null: all
      * @param float             $error share of the usual description error, 0 to 1
@@ -41,7 +41,8 @@ final readonly class Showing
             $shares = self::numbers($character, $taxon, $error);
         } else {
             foreach ($character->outcomes as $state => $o) {
-                $shares[$state] = $character->shown[$o][$taxon] * (isset($character->unlisted[$o][$taxon]) ? $error : 1.0);
+                $shares[$state] =
+                    $character->shown[$o][$taxon] * (isset($character->unlisted[$o][$taxon]) ? $error : 1.0);
             }
         }
         $values = $kept = [];
@@ -53,7 +54,9 @@ final readonly class Showing
         }
         $sum = array_sum($kept);
 
-        return [] === $values || [] === $kept ? null : new self($values, array_map(static fn (float $share): float => $share / $sum, $kept));
+        return [] === $values || [] === $kept
+            ? null
+            : new self($values, array_map(static fn (float $share): float => $share / $sum, $kept));
     }
 
     /** @return array<int|string, float> value as text → share */
@@ -65,8 +68,18 @@ final readonly class Showing
             $below = $range->least < $range->low ? 0.05 : 0.0;
             $above = $range->most > $range->high ? 0.05 : 0.0;
             $each = (1.0 - $below - $above - $error * DescriptionError::RATE) / 3;
-            $beyond = $error * DescriptionError::RATE / 2;
-            foreach ([[$range->least / self::BEYOND, $beyond], [$range->most * self::BEYOND, $beyond], [($range->least + $range->low) / 2, $below], [$range->low, $each], [($range->low + $range->high) / 2, $each], [$range->high, $each], [($range->high + $range->most) / 2, $above]] as [$value, $share]) {
+            $beyond = ($error * DescriptionError::RATE) / 2;
+            foreach (
+                [
+                    [$range->least / self::BEYOND, $beyond],
+                    [$range->most * self::BEYOND, $beyond],
+                    [($range->least + $range->low) / 2, $below],
+                    [$range->low, $each],
+                    [($range->low + $range->high) / 2, $each],
+                    [$range->high, $each],
+                    [($range->high + $range->most) / 2, $above],
+                ] as [$value, $share]
+            ) {
                 $key = (string) ($character->isCount() ? round($value) : round($value, 1));
                 $shares[$key] = ($shares[$key] ?? 0.0) + $share / \count($ranges);
             }

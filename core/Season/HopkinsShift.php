@@ -9,9 +9,9 @@ use Hylognosis\Measure\Place;
 use Hylognosis\Measure\Window;
 
 /**
- * How many days events of the year move between two places: 4 days per degree of latitude poleward and per 400 ft (121.92 m)
- * of altitude. What waits for warmth (unfolding, flowering, ripening) comes later there; what answers to cold (colouring, leaf
- * fall) comes earlier. The term for longitude holds for North America only and is left out here.
+ * How many days events of the year move between two places: 4 days per degree of latitude poleward and per 400 ft
+ * (121.92 m) of altitude. What waits for warmth (unfolding, flowering, ripening) comes later there; what answers to
+ * cold (colouring, leaf fall) comes earlier. The term for longitude holds for North America only and is left out here.
  *
  * Source: A. D. Hopkins, Bioclimatics, USDA Misc. Publ. 280, 1938 (memory).
  */
@@ -32,8 +32,9 @@ final readonly class HopkinsShift
     {
         return new self(
             (int) round(
-                self::DAYS_PER_DEGREE * (abs($place->latitudeDegrees) - abs($reference->latitudeDegrees))
-                + self::DAYS_PER_STEP * ($place->altitude->metres() - $reference->altitude->metres()) / self::STEP_METRES,
+                self::DAYS_PER_DEGREE * (abs($place->latitudeDegrees) - abs($reference->latitudeDegrees)) +
+                    (self::DAYS_PER_STEP * ($place->altitude->metres() - $reference->altitude->metres())) /
+                        self::STEP_METRES,
             ),
             $place->latitudeDegrees * $reference->latitudeDegrees < 0.0,
         );
@@ -63,11 +64,14 @@ final readonly class HopkinsShift
         }
         [$from, $to] = match ($phase) {
             Phenophase::Leafing, Phenophase::Flowering => [$this->days, $this->days],
-            Phenophase::Fruiting => [$this->days, -abs($this->days)], // ripens later up the hill, and is cut short by cold; ends sooner down the hill
+            // ripens later up the hill, and is cut short by cold; ends sooner down the hill
+            Phenophase::Fruiting => [$this->days, -abs($this->days)],
             Phenophase::InLeaf => [$this->days, -$this->days],
             Phenophase::Leafless => [-$this->days, $this->days],
         };
 
-        return $window->days() - 1 + $to - $from < 0 ? null : Window::of($window->from->plus($from), $window->to->plus($to));
+        return $window->days() - 1 + $to - $from < 0
+            ? null
+            : Window::of($window->from->plus($from), $window->to->plus($to));
     }
 }

@@ -25,7 +25,10 @@ final readonly class Phenology
         return new self(HopkinsShift::between($flora->reference, $place), $place);
     }
 
-    /** The part's window of the year at this place; none for a part that may never be taken, or does not come about here. */
+    /**
+     * The part's window of the year at this place; none for a part that may never be taken, or does not come about
+     * here.
+     */
     public function window(Part $part): ?Window
     {
         return null === $part->timing ? null : $this->shift->apply($part->timing->window, $part->timing->follows);
@@ -58,19 +61,35 @@ final readonly class Phenology
     /** @return list<string> ids of the characters that no taxon of the flora shows on that day */
     public function outOfSeason(Flora $flora, DayOfYear $day): array
     {
-        $shown = 0;
-        foreach ($flora->taxa as $taxon) {
-            $shown |= $this->phases($taxon, $day);
-        }
+        $shown = array_filter(
+            Phenophase::cases(),
+            fn (Phenophase $phase): bool => $this->isShownByAny($flora, $phase, $day),
+        );
         $out = [];
         foreach ($flora->characters as $character) {
-            $bits = array_map(static fn (Phenophase $phase): int => 1 << (int) array_search($phase, Phenophase::cases(), true), $character->sight->phenophases);
-            if (0 === ($shown & array_sum($bits))) {
+            if (
+                [] ===
+                array_filter(
+                    $character->sight->phenophases,
+                    static fn (Phenophase $phase): bool => \in_array($phase, $shown, true),
+                )
+            ) {
                 $out[] = $character->id;
             }
         }
 
         return $out;
+    }
+
+    private function isShownByAny(Flora $flora, Phenophase $phase, DayOfYear $day): bool
+    {
+        foreach ($flora->taxa as $taxon) {
+            if (true === $this->stretch($taxon, $phase)?->contains($day)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** The first day from the given one on when the character can be seen on the taxon; none if never. */
@@ -86,7 +105,10 @@ final readonly class Phenology
         return null === $soonest ? null : $from->plus($soonest);
     }
 
-    /** @return array<string, int> phenophase → days from the given one until the taxon shows it, 0 if it does; those it never shows are missing */
+    /**
+     * @return array<string, int> phenophase → days from the given one until the taxon shows it, 0 if it does; those it
+     *     never shows are missing
+     */
     public function waits(Taxon $taxon, DayOfYear $from): array
     {
         $waits = [];
@@ -109,7 +131,12 @@ final readonly class Phenology
     {
         foreach ($character->sight->phenophases as $phase) {
             $window = $this->stretch($taxon, $phase);
-            if (null !== $window && ($window->contains($day) || $day->until($window->from) <= $leeway || $window->to->until($day) <= $leeway)) {
+            if (
+                null !== $window
+                && ($window->contains($day)
+                    || $day->until($window->from) <= $leeway
+                    || $window->to->until($day) <= $leeway)
+            ) {
                 return true;
             }
         }
@@ -118,7 +145,7 @@ final readonly class Phenology
     }
 
     /** When the taxon shows a phenophase at this place; none if never. */
-    private function stretch(Taxon $taxon, Phenophase $phase): ?Window
+    public function stretch(Taxon $taxon, Phenophase $phase): ?Window
     {
         $window = $taxon->calendar->window($phase);
 

@@ -13,8 +13,12 @@ final readonly class Calibration
     private const BINS = 10;
 
     /** @param list<array{probability: float, right: float, cases: int}> $curve */
-    private function __construct(public float $accuracy, public float $logLoss, public float $error, public array $curve)
-    {
+    private function __construct(
+        public float $accuracy,
+        public float $logLoss,
+        public float $error,
+        public array $curve,
+    ) {
     }
 
     public static function of(Soybean $data, float $exponent): self
@@ -36,7 +40,11 @@ final readonly class Calibration
                 $right += $is;
                 $loss -= log(max(1e-12, $identification->posteriorOf($data->classes[$case]) / $held));
                 $bin = min(self::BINS - 1, (int) floor($probability * self::BINS));
-                $bins[$bin] = ['probability' => ($bins[$bin]['probability'] ?? 0.0) + $probability, 'right' => ($bins[$bin]['right'] ?? 0.0) + $is, 'cases' => ($bins[$bin]['cases'] ?? 0) + 1];
+                $bins[$bin] = [
+                    'probability' => ($bins[$bin]['probability'] ?? 0.0) + $probability,
+                    'right' => ($bins[$bin]['right'] ?? 0.0) + $is,
+                    'cases' => ($bins[$bin]['cases'] ?? 0) + 1,
+                ];
             }
         }
         ksort($bins);
@@ -45,7 +53,11 @@ final readonly class Calibration
         $curve = [];
         foreach ($bins as $bin) {
             $error += abs($bin['probability'] - $bin['right']) / $n;
-            $curve[] = ['probability' => $bin['probability'] / $bin['cases'], 'right' => $bin['right'] / $bin['cases'], 'cases' => $bin['cases']];
+            $curve[] = [
+                'probability' => $bin['probability'] / $bin['cases'],
+                'right' => $bin['right'] / $bin['cases'],
+                'cases' => $bin['cases'],
+            ];
         }
 
         return new self($right / $n, $loss / $n, $error, $curve);

@@ -10,7 +10,10 @@ use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Position;
 
-/** Reads trees that are described in one line of a table: `leaf.kind=pinnate bark.colour=grey|olive bark.surface=scaly@low leaf.leaflet-count=5,7`. */
+/**
+ * Reads trees that are described in one line of a table: `leaf.kind=pinnate bark.colour=grey|olive
+ * bark.surface=scaly@low leaf.leaflet-count=5,7`.
+ */
 final class Described
 {
     /** @return list<Observation> one of several where a bar stands between them, all of them where a plus does */
@@ -24,10 +27,24 @@ final class Described
             $character = $flora->character($id);
             $position = null === $height ? null : Position::from($height);
             if ($character->isNumeric()) {
-                $observations[] = Observation::ofNumbers($character, array_map(floatval(...), explode(',', $value)), Certainty::Sure, Whereabouts::Tree, $position);
+                $observations[] = Observation::ofNumbers(
+                    $character,
+                    array_map(floatval(...), explode(',', $value)),
+                    Certainty::Sure,
+                    Whereabouts::Tree,
+                    $position,
+                );
             } else {
                 $either = str_contains($value, '|');
-                $observations[] = Observation::ofStates($character, explode($either ? '|' : '+', $value), Certainty::Sure, $samples, Whereabouts::Tree, $position, $either);
+                $observations[] = Observation::ofStates(
+                    $character,
+                    explode($either ? '|' : '+', $value),
+                    Certainty::Sure,
+                    $samples,
+                    Whereabouts::Tree,
+                    $position,
+                    $either,
+                );
             }
         }
 

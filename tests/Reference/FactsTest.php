@@ -18,7 +18,10 @@ use PHPUnit\Framework\TestCase;
 /** Facts from outside the project; the source stands beside each. */
 final class FactsTest extends TestCase
 {
-    /** @return iterable<string, array{float, float, float, float}> girth in inches, height in feet, spread in feet, points */
+    /**
+     * @return iterable<string, array{float, float, float, float}> girth in inches, height in feet, spread in feet,
+     *     points
+     */
     public static function champions(): iterable
     {
         // Sizes: common practice. Rule: American champion-tree register, measuring guidelines.
@@ -30,7 +33,11 @@ final class FactsTest extends TestCase
     #[DataProvider('champions')]
     public function testChampionPoints(float $girth, float $height, float $spread, float $points): void
     {
-        self::assertEqualsWithDelta($points, ChampionPoints::of(Length::ofInches($girth), Length::ofFeet($height), Length::ofFeet($spread))->points, 1e-9);
+        self::assertEqualsWithDelta(
+            $points,
+            ChampionPoints::of(Length::ofInches($girth), Length::ofFeet($height), Length::ofFeet($spread))->points,
+            1e-9,
+        );
     }
 
     /** @return iterable<string, array{string, string, list<string>}> taxon, character, the states that occur */
@@ -75,17 +82,40 @@ final class FactsTest extends TestCase
     public function testHopkinsRule(): void
     {
         $reference = Place::of(47, 15, Length::ofMetres(400));
-        $days = static fn (float $latitude, float $feetHigher): int => HopkinsShift::between($reference, Place::of($latitude, 15, Length::ofMetres(400 + $feetHigher * 0.3048)))->springDays();
+        $days = static fn (float $latitude, float $feetHigher): int => HopkinsShift::between(
+            $reference,
+            Place::of($latitude, 15, Length::ofMetres(400 + $feetHigher * 0.3048)),
+        )->springDays();
         self::assertSame(4, $days(48, 0));
         self::assertSame(4, $days(47, 400));
         self::assertSame(-8, $days(46, -400));
         $north = HopkinsShift::between($reference, Place::of(48, 15, Length::ofMetres(400)));
-        $shifted = static fn (string $from, string $to, Phenophase $phase): ?string => $north->apply(Window::of(DayOfYear::parse($from), DayOfYear::parse($to)), $phase)?->words();
-        self::assertSame('5 May to 4 June', $shifted('05-01', '05-31', Phenophase::Flowering), 'flowering waits for warmth');
-        self::assertSame('5 September to 16 October', $shifted('09-01', '10-20', Phenophase::Fruiting), 'ripening too, and the cold ends it earlier');
-        self::assertSame('24 October to 4 April', $shifted('10-28', '03-31', Phenophase::Leafless), 'leaf fall comes earlier, unfolding later');
+        $shifted = static fn (string $from, string $to, Phenophase $phase): ?string => $north
+            ->apply(Window::of(DayOfYear::parse($from), DayOfYear::parse($to)), $phase)
+            ?->words();
+        self::assertSame(
+            '5 May to 4 June',
+            $shifted('05-01', '05-31', Phenophase::Flowering),
+            'flowering waits for warmth',
+        );
+        self::assertSame(
+            '5 September to 16 October',
+            $shifted('09-01', '10-20', Phenophase::Fruiting),
+            'ripening too, and the cold ends it earlier',
+        );
+        self::assertSame(
+            '24 October to 4 April',
+            $shifted('10-28', '03-31', Phenophase::Leafless),
+            'leaf fall comes earlier, unfolding later',
+        );
         self::assertTrue($north->holds());
-        self::assertFalse(HopkinsShift::between($reference, Place::of(58, 15, Length::ofMetres(500)))->holds(), 'over forty days');
-        self::assertFalse(HopkinsShift::between($reference, Place::of(-47, 15, Length::ofMetres(400)))->holds(), 'the other half of the Earth');
+        self::assertFalse(
+            HopkinsShift::between($reference, Place::of(58, 15, Length::ofMetres(500)))->holds(),
+            'over forty days',
+        );
+        self::assertFalse(
+            HopkinsShift::between($reference, Place::of(-47, 15, Length::ofMetres(400)))->holds(),
+            'the other half of the Earth',
+        );
     }
 }

@@ -12,7 +12,11 @@ use Hylognosis\Identification\CompiledFlora;
 /** The shipped floras, read once. */
 final class Floras
 {
-    public const NAMES = ['A' => 'central-european-hills', 'B' => 'eastern-north-america', 'C' => 'south-western-north-america'];
+    public const NAMES = [
+        'A' => 'central-european-hills',
+        'B' => 'eastern-north-america',
+        'C' => 'south-western-north-america',
+    ];
 
     /** @var array<string, Flora> */
     private static array $floras = [];
@@ -21,7 +25,9 @@ final class Floras
 
     public static function get(string $letter): Flora
     {
-        return self::$floras[$letter] ??= (new FloraFiles())->load(\dirname(__DIR__, 2).'/flora/'.self::NAMES[$letter])[0];
+        return self::$floras[$letter] ??= (new FloraFiles())->load(
+            \dirname(__DIR__, 2).'/flora/'.self::NAMES[$letter],
+        )[0];
     }
 
     public static function compiled(string $letter): CompiledFlora

@@ -21,12 +21,39 @@ final class KnowledgeTest extends TestCase
     private const LEAST_DIFFERENT = 8;
     private const MOST_OF_ONE_HEIGHT = 3;
     /** Words that tell more than the rating beside them. */
-    private const SHARP = ['/\b(kills?|killed|deadly|deaths?|die|dies|fatal)\b/i' => Severity::Serious, '/\b(vomit|purg|blister|fits|cramp|collapse|tremor)/i' => Severity::Mild];
+    private const SHARP = [
+        '/\b(kills?|killed|deadly|deaths?|die|dies|fatal)\b/i' => Severity::Serious,
+        '/\b(vomit|purg|blister|fits|cramp|collapse|tremor)/i' => Severity::Mild,
+    ];
     /** Works that do not hold these kinds: southern ones, planted ones, those of the other state. */
     private const LACKS = [
-        'gleason' => ['triadica-sebifera', 'prunus-caroliniana', 'schinus-terebinthifolia', 'melia-azedarach', 'pyracantha-coccinea', 'taxus-cuspidata', 'wisteria-sinensis'],
-        'kearney' => ['umbellularia-californica', 'heteromeles-arbutifolia', 'aesculus-californica', 'quercus-agrifolia', 'prunus-ilicifolia', 'taxus-brevifolia', 'toxicodendron-diversilobum', 'dermatophyllum-secundiflorum'],
-        'jepson' => ['platanus-wrightii', 'juglans-major', 'quercus-gambelii', 'erythrina-flabelliformis', 'dermatophyllum-secundiflorum', 'sapindus-drummondii'],
+        'gleason' => [
+            'triadica-sebifera',
+            'prunus-caroliniana',
+            'schinus-terebinthifolia',
+            'melia-azedarach',
+            'pyracantha-coccinea',
+            'taxus-cuspidata',
+            'wisteria-sinensis',
+        ],
+        'kearney' => [
+            'umbellularia-californica',
+            'heteromeles-arbutifolia',
+            'aesculus-californica',
+            'quercus-agrifolia',
+            'prunus-ilicifolia',
+            'taxus-brevifolia',
+            'toxicodendron-diversilobum',
+            'dermatophyllum-secundiflorum',
+        ],
+        'jepson' => [
+            'platanus-wrightii',
+            'juglans-major',
+            'quercus-gambelii',
+            'erythrina-flabelliformis',
+            'dermatophyllum-secundiflorum',
+            'sapindus-drummondii',
+        ],
     ];
 
     /** @return iterable<string, array{string}> */
@@ -45,11 +72,21 @@ final class KnowledgeTest extends TestCase
             $genera[explode(' ', $taxon->name)[0]][] = $taxon;
         }
         foreach ($genera as $genus => $taxa) {
-            $heights = array_count_values(array_map(static fn (Taxon $t): string => (string) $t->description->range('outline.height'), $taxa));
-            self::assertLessThanOrEqual(self::MOST_OF_ONE_HEIGHT, max($heights), $genus.' is said to be of one height');
+            $heights = array_count_values(
+                array_map(static fn (Taxon $t): string => (string) $t->description->range('outline.height'), $taxa),
+            );
+            self::assertLessThanOrEqual(
+                self::MOST_OF_ONE_HEIGHT,
+                max($heights),
+                $genus.' is said to be of one height',
+            );
             foreach ($taxa as $i => $one) {
                 foreach (\array_slice($taxa, $i + 1) as $other) {
-                    self::assertGreaterThanOrEqual(self::LEAST_DIFFERENT, self::differences($letter, $one, $other), $one->id.' and '.$other->id);
+                    self::assertGreaterThanOrEqual(
+                        self::LEAST_DIFFERENT,
+                        self::differences($letter, $one, $other),
+                        $one->id.' and '.$other->id,
+                    );
                 }
             }
         }
@@ -78,17 +115,36 @@ final class KnowledgeTest extends TestCase
     {
         $hawthorn = Floras::get('A')->taxon('crataegus-monogyna');
         self::assertSame(Severity::Harmless, $hawthorn->severity());
-        foreach ([[Severity::Mild, false], [Severity::Serious, true], [Severity::Deadly, true]] as [$severity, $counts]) {
-            self::assertSame($counts, (new Hazard('dust', 'people', 'breathing', $severity, '', []))->harmsByMistake(), $severity->value);
+        foreach (
+            [[Severity::Mild, false], [Severity::Serious, true], [Severity::Deadly, true]] as [$severity, $counts]
+        ) {
+            self::assertSame(
+                $counts,
+                (new Hazard('dust', 'people', 'breathing', $severity, '', []))->harmsByMistake(),
+                $severity->value,
+            );
         }
-        self::assertSame([Severity::Mild], array_values(array_map(static fn (Hazard $h): Severity => $h->severity, array_filter($hawthorn->hazards, static fn (Hazard $h): bool => 'wound' === $h->way))));
+        self::assertSame(
+            [Severity::Mild],
+            array_values(
+                array_map(
+                    static fn (Hazard $h): Severity => $h->severity,
+                    array_filter($hawthorn->hazards, static fn (Hazard $h): bool => 'wound' === $h->way),
+                ),
+            ),
+        );
     }
 
     private static function differences(string $letter, Taxon $one, Taxon $other): int
     {
         $different = 0;
         foreach (array_keys(Floras::get($letter)->characters) as $id) {
-            $different += json_encode($one->description->frequencies($id)) !== json_encode($other->description->frequencies($id)) || (string) $one->description->range($id) !== (string) $other->description->range($id) ? 1 : 0;
+            $different +=
+                json_encode($one->description->frequencies($id)) !==
+                    json_encode($other->description->frequencies($id))
+                || (string) $one->description->range($id) !== (string) $other->description->range($id)
+                    ? 1
+                    : 0;
         }
 
         return $different;
@@ -105,9 +161,26 @@ final class KnowledgeTest extends TestCase
             foreach ($taxon->parts as $part) {
                 foreach ($part->lookAlikes as $lookAlike) {
                     foreach ($lookAlike->decisive as $id) {
-                        $own = array_keys(array_filter($taxon->description->frequencies($id) ?? [], static fn (float $share): bool => $share > 0.0));
-                        $against = array_filter($own, static fn (string $state): bool => [] !== $compiled->forbidding($compiled->numbers[$lookAlike->taxon], $flora->character($id), new Reading([$state])));
-                        self::assertNotSame([], $against, $taxon->id.', '.$part->id.': '.$id.' against '.$lookAlike->taxon);
+                        $own = array_keys(
+                            array_filter(
+                                $taxon->description->frequencies($id) ?? [],
+                                static fn (float $share): bool => $share > 0.0,
+                            ),
+                        );
+                        $against = array_filter(
+                            $own,
+                            static fn (string $state): bool => [] !==
+                                $compiled->forbidding(
+                                    $compiled->numbers[$lookAlike->taxon],
+                                    $flora->character($id),
+                                    new Reading([$state]),
+                                ),
+                        );
+                        self::assertNotSame(
+                            [],
+                            $against,
+                            $taxon->id.', '.$part->id.': '.$id.' against '.$lookAlike->taxon,
+                        );
                         ++$checked;
                     }
                 }
@@ -116,11 +189,25 @@ final class KnowledgeTest extends TestCase
         self::assertGreaterThan(3, $checked);
     }
 
-    /** Figures a typing error would give away: a kind that bears before it stands, lives shorter than it bears, or floats and sinks. */
+    /**
+     * Figures a typing error would give away: a kind that bears before it stands, lives shorter than it bears, or
+     * floats and sinks.
+     */
     #[DataProvider('floras')]
     public function testFiguresGoTogether(string $letter): void
     {
-        $within = ['bears-from' => [1, 100], 'best-years' => [3, 260], 'mast-interval' => [1, 10], 'life-span' => [10, 2000], 'year-growth' => [3, 300], 'growth-factor' => [2, 8], 'density' => [300, 1250], 'decay-class' => [1, 5], 'heat' => [1000, 2500], 'hardiness' => [2, 11]];
+        $within = [
+            'bears-from' => [1, 100],
+            'best-years' => [3, 260],
+            'mast-interval' => [1, 10],
+            'life-span' => [10, 2000],
+            'year-growth' => [3, 300],
+            'growth-factor' => [2, 8],
+            'density' => [300, 1250],
+            'decay-class' => [1, 5],
+            'heat' => [1000, 2500],
+            'hardiness' => [2, 11],
+        ];
         $told = 0;
         foreach (self::kinds($letter) as $taxon) {
             foreach ($taxon->figures as $kind => $range) {
@@ -142,9 +229,22 @@ final class KnowledgeTest extends TestCase
     public function testSomethingIsCommonInEachDescription(string $letter): void
     {
         $lines = [];
-        foreach (array_filter((array) glob(\dirname(__DIR__, 2).'/flora/'.Floras::NAMES[$letter].'/taxa/*.yaml'), is_string(...)) as $file) {
-            preg_match_all('/^  ([a-z.-]+): (\{[a-z-]+: (?:rarely|sometimes)(?:, [a-z-]+: (?:rarely|sometimes))*\})$/m', (string) file_get_contents($file), $found, \PREG_SET_ORDER);
-            array_push($lines, ...array_map(static fn (array $line): string => basename($file).' '.$line[0], $found));
+        foreach (
+            array_filter(
+                (array) glob(\dirname(__DIR__, 2).'/flora/'.Floras::NAMES[$letter].'/taxa/*.yaml'),
+                is_string(...),
+            ) as $file
+        ) {
+            preg_match_all(
+                '/^  ([a-z.-]+): (\{[a-z-]+: (?:rarely|sometimes)(?:, [a-z-]+: (?:rarely|sometimes))*\})$/m',
+                (string) file_get_contents($file),
+                $found,
+                \PREG_SET_ORDER,
+            );
+            array_push(
+                $lines,
+                ...array_map(static fn (array $line): string => basename($file).' '.$line[0], $found),
+            );
         }
         self::assertSame([], $lines, 'many states and none of them common says nothing');
     }
@@ -156,18 +256,31 @@ final class KnowledgeTest extends TestCase
             foreach ($taxon->hazards as $hazard) {
                 foreach (self::SHARP as $words => $least) {
                     if (1 === preg_match($words, $hazard->note)) {
-                        self::assertGreaterThanOrEqual($least->rank(), $hazard->severity->rank(), $taxon->id.': '.$hazard->note);
+                        self::assertGreaterThanOrEqual(
+                            $least->rank(),
+                            $hazard->severity->rank(),
+                            $taxon->id.': '.$hazard->note,
+                        );
                     }
                 }
             }
-            $people = array_filter($taxon->hazards, static fn (Hazard $h): bool => 'people' === $h->who && $h->severity->isHazard());
+            $people = array_filter(
+                $taxon->hazards,
+                static fn (Hazard $h): bool => 'people' === $h->who && $h->severity->isHazard(),
+            );
             foreach ($taxon->parts as $part) {
-                self::assertFalse('' !== $part->harmful && [] === $people, $taxon->id.': a harmful part of a kind that harms nobody');
+                self::assertFalse(
+                    '' !== $part->harmful && [] === $people,
+                    $taxon->id.': a harmful part of a kind that harms nobody',
+                );
             }
         }
     }
 
-    /** A part is taken in the season it moves with: dates of another height or another country do not fit the kind's own year. */
+    /**
+     * A part is taken in the season it moves with: dates of another height or another country do not fit the kind's own
+     * year.
+     */
     #[DataProvider('floras')]
     public function testAPartIsTakenInItsOwnYear(string $letter): void
     {
@@ -176,11 +289,24 @@ final class KnowledgeTest extends TestCase
             foreach ($taxon->parts as $part) {
                 $follows = $part->timing?->follows;
                 $phase = null === $follows ? null : $taxon->calendar->window($follows);
-                if (null === $part->timing || null === $phase || !\in_array($follows, [Phenophase::Flowering, Phenophase::Fruiting], true)) {
+                if (
+                    null === $part->timing
+                    || null === $phase
+                    || !\in_array($follows, [Phenophase::Flowering, Phenophase::Fruiting], true)
+                ) {
                     continue;
                 }
                 ++$checked;
-                self::assertTrue($phase->contains($part->timing->window->from) || $part->timing->window->contains($phase->from), $taxon->id.' '.$part->id.': '.$part->timing->window->words().' against '.$phase->words());
+                self::assertTrue(
+                    $phase->contains($part->timing->window->from) || $part->timing->window->contains($phase->from),
+                    $taxon->id.
+                        ' '.
+                        $part->id.
+                        ': '.
+                        $part->timing->window->words().
+                        ' against '.
+                        $phase->words(),
+                );
             }
         }
         self::assertGreaterThan(8, $checked);
@@ -191,7 +317,11 @@ final class KnowledgeTest extends TestCase
     {
         foreach (self::kinds($letter) as $taxon) {
             foreach ($taxon->sources as $source) {
-                self::assertNotContains($taxon->id, self::LACKS[$source->source] ?? [], $source->source.' does not hold '.$taxon->id);
+                self::assertNotContains(
+                    $taxon->id,
+                    self::LACKS[$source->source] ?? [],
+                    $source->source.' does not hold '.$taxon->id,
+                );
             }
         }
     }
@@ -208,8 +338,22 @@ final class KnowledgeTest extends TestCase
                         continue;
                     }
                     $out = (new RequiredList(Floras::compiled($letter), $part))->keepingOut($danger);
-                    $lens = array_filter($out, static fn (string $id): bool => Instrument::HandLens === $flora->character($id)->sight->instrument, \ARRAY_FILTER_USE_KEY);
-                    self::assertFalse([] !== $out && \count($lens) === \count($out), $taxon->id.' '.$part->id.' against '.$danger->id.': '.implode(', ', array_keys($out)));
+                    $lens = array_filter(
+                        $out,
+                        static fn (string $id): bool => Instrument::HandLens ===
+                            $flora->character($id)->sight->instrument,
+                        \ARRAY_FILTER_USE_KEY,
+                    );
+                    self::assertFalse(
+                        [] !== $out && \count($lens) === \count($out),
+                        $taxon->id.
+                            ' '.
+                            $part->id.
+                            ' against '.
+                            $danger->id.
+                            ': '.
+                            implode(', ', array_keys($out)),
+                    );
                 }
             }
         }

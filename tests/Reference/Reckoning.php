@@ -14,8 +14,9 @@ use Hylognosis\Flora\RequiredFeature;
 use Hylognosis\Flora\Taxon;
 
 /**
- * The nine points reckoned a second time, from docs/how-it-decides.md, out of what the flora states and plain rows of scores: no rule of
- * `core/` is called. Point 4, the ranking, is checked elsewhere ({@see PosteriorTest}, against another library).
+ * The nine points reckoned a second time, from docs/how-it-decides.md, out of what the flora states and plain rows of
+ * scores: no rule of `core/` is called. Point 4, the ranking, is checked elsewhere ({@see PosteriorTest}, against
+ * another library).
  *
  * @phpstan-type Score array{character: string, values: list<string|float>, either: bool, na: bool, certainty: string, samples: int, where: string, position: string, further: bool, at: int|null, back: bool}
  */
@@ -62,13 +63,22 @@ final readonly class Reckoning
         if ($disagrees || !$this->isInSeason($character)) {
             return false;
         }
-        $accepted = static fn (string|float $value): bool => \is_string($value) ? \in_array($value, $feature->states, true) : null !== $feature->range && $value >= $feature->range->least && $value <= $feature->range->most;
+        $accepted = static fn (string|float $value): bool => \is_string($value)
+            ? \in_array($value, $feature->states, true)
+            : null !== $feature->range && $value >= $feature->range->least && $value <= $feature->range->most;
         $most = 0;
         foreach ($sure as $score) {
             $own = false;
-            foreach ($score['either'] ? [$score['values']] : array_map(static fn (string|float $v): array => [$v], $score['values']) as $oneOf) {
+            foreach (
+                $score['either']
+                    ? [$score['values']]
+                    : array_map(static fn (string|float $v): array => [$v], $score['values']) as $oneOf
+            ) {
                 $good = array_filter($oneOf, $accepted);
-                $beside = array_filter($oneOf, static fn (string|float $v): bool => $accepted($v) || \in_array($v, $feature->beside, true));
+                $beside = array_filter(
+                    $oneOf,
+                    static fn (string|float $v): bool => $accepted($v) || \in_array($v, $feature->beside, true),
+                );
                 if (\count($beside) < \count($oneOf)) {
                     return false; // foreign values
                 }
@@ -104,15 +114,28 @@ final readonly class Reckoning
                 }
             }
             foreach ($scores as $score) {
-                foreach ($score['back'] && !$this->isSettled($scores, $score['position']) ? self::readings($score) : [] as $oneOf) {
-                    $open = $open || $this->speaksAgainst($character, $oneOf) || $this->isUnusual($character, $oneOf, $score['position']);
+                foreach (
+                    $score['back'] && !$this->isSettled($scores, $score['position']) ? self::readings($score) : [] as $oneOf
+                ) {
+                    $open =
+                        $open
+                        || $this->speaksAgainst($character, $oneOf)
+                        || $this->isUnusual($character, $oneOf, $score['position']);
                 }
             }
             $described = $this->described('');
-            if ([] !== $standing && $this->isFirm($character) && ($described->describes($id) || $this->flora->isInapplicable($described, $character))) {
+            if (
+                [] !== $standing
+                && $this->isFirm($character)
+                && ($described->describes($id) || $this->flora->isInapplicable($described, $character))
+            ) {
                 ++$looks;
             }
-            $denied = [] !== $standing && [] === array_filter($standing, static fn (array $s): bool => !$s['na']) && $this->isFirm($character) && $described->describes($id);
+            $denied =
+                [] !== $standing
+                && [] === array_filter($standing, static fn (array $s): bool => !$s['na'])
+                && $this->isFirm($character)
+                && $described->describes($id);
             $odd += (int) ($unusual || $denied);
         }
         $atLeast = 0.0; // of so many or more among so many looks, one in twenty each
@@ -127,9 +150,16 @@ final readonly class Reckoning
     public function openDangers(): array
     {
         $open = [];
-        $allowed = '' === $this->part->group ? [$this->taxon->id] : [$this->taxon->id, ...$this->flora->groups[$this->part->group]->members];
+        $allowed =
+            '' === $this->part->group
+                ? [$this->taxon->id]
+                : [$this->taxon->id, ...$this->flora->groups[$this->part->group]->members];
         foreach ($this->flora->taxa as $id => $taxon) {
-            if (0 === self::harm($taxon) || \in_array($id, $allowed, true) || \in_array($this->taxon->id, $taxon->parents, true)) {
+            if (
+                0 === self::harm($taxon)
+                || \in_array($id, $allowed, true)
+                || \in_array($this->taxon->id, $taxon->parents, true)
+            ) {
                 continue;
             }
             $decisive = [];
@@ -153,7 +183,10 @@ final readonly class Reckoning
                     }
                 }
             }
-            if (!$decided && (\count($organs) < 2 || [] === array_diff(array_keys($organs), ['bark', 'outline', 'site']))) {
+            if (
+                !$decided
+                && (\count($organs) < 2 || [] === array_diff(array_keys($organs), ['bark', 'outline', 'site']))
+            ) {
                 $open[] = $id;
             }
         }
@@ -167,7 +200,13 @@ final readonly class Reckoning
         foreach (array_keys($this->scores) as $id) {
             $character = $this->flora->characters[$id];
             foreach ($this->standing($id)[0] as $score) {
-                if ('tree' === $score['where'] && 'unsure' !== $score['certainty'] && !$score['na'] && 'site' !== $character->organ->value && $this->isInSeason($character)) {
+                if (
+                    'tree' === $score['where']
+                    && 'unsure' !== $score['certainty']
+                    && !$score['na']
+                    && 'site' !== $character->organ->value
+                    && $this->isInSeason($character)
+                ) {
                     $organs[$character->organ->value] = true;
                 }
             }
@@ -183,13 +222,23 @@ final readonly class Reckoning
      */
     public function partIsReady(array $answers, string $decidedOn): bool
     {
-        $inside = fn (string $date): bool => null !== $this->part->timing && self::within($this->part->timing->window->from->number, $this->part->timing->window->to->number, self::dayOf($date));
+        $inside = fn (string $date): bool => null !== $this->part->timing
+            && self::within(
+                $this->part->timing->window->from->number,
+                $this->part->timing->window->to->number,
+                self::dayOf($date),
+            );
         if ('' !== $this->part->harmful || !$inside($decidedOn)) {
             return false;
         }
         foreach ($this->part->conditions as $condition) {
             [$found, $on] = $answers[$condition->id] ?? [null, ''];
-            if ($found !== $condition->wanted || $on > $decidedOn || self::age($on, $decidedOn) > $this->part->freshnessDays() || !$inside($on)) {
+            if (
+                $found !== $condition->wanted
+                || $on > $decidedOn
+                || self::age($on, $decidedOn) > $this->part->freshnessDays()
+                || !$inside($on)
+            ) {
                 return false;
             }
         }
@@ -210,20 +259,35 @@ final readonly class Reckoning
                 return true;
             }
         }
-        $allowed = '' === $this->part->group ? [$this->taxon->id] : [$this->taxon->id, ...$this->flora->groups[$this->part->group]->members];
+        $allowed =
+            '' === $this->part->group
+                ? [$this->taxon->id]
+                : [$this->taxon->id, ...$this->flora->groups[$this->part->group]->members];
         foreach ($this->flora->taxa as $id => $taxon) {
-            if (3 !== self::harm($taxon) || \in_array($id, $allowed, true) || \in_array($this->taxon->id, $taxon->parents, true)) {
+            if (
+                3 !== self::harm($taxon)
+                || \in_array($id, $allowed, true)
+                || \in_array($this->taxon->id, $taxon->parents, true)
+            ) {
                 continue;
             }
             $fence = 0;
             foreach ($this->part->required as $feature) {
                 $character = $this->flora->characters[$feature->character];
                 if (null !== $feature->range) {
-                    $values = 'count' === $character->kind->value ? array_map(floatval(...), range((int) $feature->range->least, (int) $feature->range->most)) : [$feature->range->low];
+                    $values =
+                        'count' === $character->kind->value
+                            ? array_map(floatval(...), range((int) $feature->range->least, (int) $feature->range->most))
+                            : [$feature->range->low];
                 } else {
                     $values = $feature->states;
                 }
-                $fence += (int) ([] === array_filter($values, fn (string|float $v): bool => [] === $this->forbids($taxon, $character, [$v])));
+                $fence +=
+                    (int) ([] ===
+                        array_filter(
+                            $values,
+                            fn (string|float $v): bool => [] === $this->forbids($taxon, $character, [$v]),
+                        ));
             }
             if ($fence <= 3) {
                 return true;
@@ -244,7 +308,13 @@ final readonly class Reckoning
                 continue;
             }
             foreach ($oneOf as $value) {
-                if (\is_string($value) ? \in_array($value, [...$feature->states, ...$feature->beside], true) : null !== $feature->range && $value >= $feature->range->least && $value <= $feature->range->most) {
+                if (
+                    \is_string($value)
+                        ? \in_array($value, [...$feature->states, ...$feature->beside], true)
+                        : null !== $feature->range
+                            && $value >= $feature->range->least
+                            && $value <= $feature->range->most
+                ) {
                     return false;
                 }
             }
@@ -291,8 +361,13 @@ final readonly class Reckoning
             foreach ($never->reviews as $review) {
                 $last[$review->who] = $review->verdict->value;
             }
-            if ($never->character === $character && !\in_array('doubted', $last, true)
-                && (\is_string($value) ? \in_array($value, $never->states, true) : null !== $never->outside && ($value < $never->outside->least || $value > $never->outside->most))) {
+            if (
+                $never->character === $character
+                && !\in_array('doubted', $last, true)
+                && (\is_string($value)
+                    ? \in_array($value, $never->states, true)
+                    : null !== $never->outside && ($value < $never->outside->least || $value > $never->outside->most))
+            ) {
                 return true;
             }
         }
@@ -302,7 +377,9 @@ final readonly class Reckoning
 
     private function isFirm(Character $character): bool
     {
-        return !$character->variation->byChance && 'site' !== $character->organ->value && 'number' !== $character->kind->value;
+        return !$character->variation->byChance
+            && 'site' !== $character->organ->value
+            && 'number' !== $character->kind->value;
     }
 
     /** @param list<string|float> $oneOf */
@@ -316,9 +393,15 @@ final readonly class Reckoning
             return true;
         }
         foreach ($oneOf as $value) {
-            $listed = \is_string($value) ? ($described->frequencies($character->id) ?? [$value => 1.0])[$value] ?? 0.0 : null;
+            $listed = \is_string($value)
+                ? ($described->frequencies($character->id) ?? [$value => 1.0])[$value] ?? 0.0
+                : null;
             $range = $described->range($character->id);
-            if (\is_string($value) ? $listed > 0.0 : null === $range || ($value >= $range->least && $value <= $range->most)) {
+            if (
+                \is_string($value)
+                    ? $listed > 0.0
+                    : null === $range || ($value >= $range->least && $value <= $range->most)
+            ) {
                 return false;
             }
         }
@@ -329,7 +412,12 @@ final readonly class Reckoning
     private function described(string $position): \Hylognosis\Flora\Description
     {
         $description = $this->taxon->description;
-        foreach ([$this->taxon->variants->stages[LifeStage::Mature->value] ?? null, $this->taxon->variants->positions[$position] ?? null] as $overlay) {
+        foreach (
+            [
+                $this->taxon->variants->stages[LifeStage::Mature->value] ?? null,
+                $this->taxon->variants->positions[$position] ?? null,
+            ] as $overlay
+        ) {
             $description = null === $overlay ? $description : $description->overlaidWith($overlay);
         }
 
@@ -342,10 +430,18 @@ final readonly class Reckoning
         $standing = [];
         $disagrees = false;
         foreach (Position::cases() as $position) {
-            $there = array_values(array_filter($this->scores[$character] ?? [], static fn (array $s): bool => $s['position'] === $position->value));
+            $there = array_values(
+                array_filter(
+                    $this->scores[$character] ?? [],
+                    static fn (array $s): bool => $s['position'] === $position->value,
+                ),
+            );
             $side = $this->winners($there);
             $disagrees = $disagrees || null === $side;
-            array_push($standing, ...$side ?? array_values(array_filter($there, static fn (array $s): bool => !$s['back'])));
+            array_push(
+                $standing,
+                ...$side ?? array_values(array_filter($there, static fn (array $s): bool => !$s['back'])),
+            );
         }
 
         return [$standing, $disagrees];
@@ -367,7 +463,12 @@ final readonly class Reckoning
                 continue;
             }
             $friends = array_values(array_filter($standing, fn (array $s): bool => $this->agree($s, $last)));
-            $side = array_values(array_filter($friends, fn (array $s): bool => [] === array_filter($friends, fn (array $t): bool => !$this->agree($s, $t))));
+            $side = array_values(
+                array_filter(
+                    $friends,
+                    fn (array $s): bool => [] === array_filter($friends, fn (array $t): bool => !$this->agree($s, $t)),
+                ),
+            );
             $votes = $this->votes($side, $there);
             if ($votes >= 2 && $votes > \count($there) - \count($side)) {
                 return $side;
@@ -416,7 +517,12 @@ final readonly class Reckoning
             if (!self::decides($score)) {
                 continue;
             }
-            $near = array_filter($there, static fn (array $o): bool => null !== $o['at'] && null !== $score['at'] && abs($o['at'] - $score['at']) < 15);
+            $near = array_filter(
+                $there,
+                static fn (array $o): bool => null !== $o['at']
+                    && null !== $score['at']
+                    && abs($o['at'] - $score['at']) < 15,
+            );
             $first = $score['further'] ? $first : 1;
             $further += (int) ($score['further'] && \count($near) <= 1);
         }
@@ -436,7 +542,9 @@ final readonly class Reckoning
         $x = array_filter($a['values'], is_float(...));
         $y = array_filter($b['values'], is_float(...));
 
-        return [] === $x || [] === $y ? [] !== array_intersect($a['values'], $b['values']) : min($x) <= 1.5 * max($y) && min($y) <= 1.5 * max($x);
+        return [] === $x || [] === $y
+            ? [] !== array_intersect($a['values'], $b['values'])
+            : min($x) <= 1.5 * max($y) && min($y) <= 1.5 * max($x);
     }
 
     /** @param Score $score */
@@ -452,7 +560,11 @@ final readonly class Reckoning
      */
     private static function readings(array $score): array
     {
-        return $score['na'] ? [] : ($score['either'] ? [$score['values']] : array_map(static fn (string|float $v): array => [$v], $score['values']));
+        return $score['na']
+            ? []
+            : ($score['either']
+                ? [$score['values']]
+                : array_map(static fn (string|float $v): array => [$v], $score['values']));
     }
 
     private function isInSeason(Character $character): bool
@@ -461,7 +573,13 @@ final readonly class Reckoning
             $window = $this->taxon->calendar->window($phase);
             if (null !== $window && \in_array($phase, $character->sight->phenophases, true)) {
                 for ($off = -14; $off <= 14; ++$off) {
-                    if (self::within($window->from->number, $window->to->number, ($this->day - 1 + $off + 365) % 365 + 1)) {
+                    if (
+                        self::within(
+                            $window->from->number,
+                            $window->to->number,
+                            (($this->day - 1 + $off + 365) % 365) + 1,
+                        )
+                    ) {
                         return true;
                     }
                 }
@@ -481,7 +599,8 @@ final readonly class Reckoning
         $day = new \DateTimeImmutable($date);
         $number = (int) $day->format('z') + 1;
 
-        return $number - (int) ('1' === $day->format('L') && $number > 60); // the twenty-ninth of February counts as the first of March
+        // the twenty-ninth of February counts as the first of March
+        return $number - (int) ('1' === $day->format('L') && $number > 60);
     }
 
     private static function age(string $from, string $to): int
@@ -493,7 +612,15 @@ final readonly class Reckoning
     {
         $worst = 0;
         foreach ($taxon->hazards as $hazard) {
-            $worst = 'people' === $hazard->who && (('wound' !== $hazard->way && 'breathing' !== $hazard->way) || !\in_array($hazard->severity->value, ['harmless', 'mild'], true)) ? max($worst, ['harmless' => 0, 'mild' => 1, 'serious' => 2, 'deadly' => 3][$hazard->severity->value]) : $worst;
+            $worst =
+                'people' === $hazard->who
+                && (('wound' !== $hazard->way && 'breathing' !== $hazard->way)
+                    || !\in_array($hazard->severity->value, ['harmless', 'mild'], true))
+                    ? max(
+                        $worst,
+                        ['harmless' => 0, 'mild' => 1, 'serious' => 2, 'deadly' => 3][$hazard->severity->value],
+                    )
+                    : $worst;
         }
 
         return $worst;

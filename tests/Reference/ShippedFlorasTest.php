@@ -10,7 +10,10 @@ use Hylognosis\Measure\DayOfYear;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** The shipped floras against what is known of their trees. Statements and sources: data/diagnostics.tsv and beside each check. */
+/**
+ * The shipped floras against what is known of their trees. Statements and sources: data/diagnostics.tsv and beside each
+ * check.
+ */
 final class ShippedFlorasTest extends TestCase
 {
     /** @return iterable<string, array{string, string, string, string}> */
@@ -25,8 +28,12 @@ final class ShippedFlorasTest extends TestCase
     }
 
     #[DataProvider('statements')]
-    public function testADiagnosticStatementHolds(string $flora, string $taxon, string $character, string $expected): void
-    {
+    public function testADiagnosticStatementHolds(
+        string $flora,
+        string $taxon,
+        string $character,
+        string $expected,
+    ): void {
         $description = Floras::get($flora)->taxon($taxon)->description;
         if (str_starts_with($expected, '~')) {
             [$from, $to] = array_map(floatval(...), explode('..', substr($expected, 1)));
@@ -50,7 +57,12 @@ final class ShippedFlorasTest extends TestCase
 
     public function testHoldsEveryTaxonAsked(): void
     {
-        $counts = array_map(static fn (string $letter): int => \count(array_filter(Floras::get($letter)->taxa, static fn (Taxon $t): bool => !$t->isHybrid())), ['A', 'B', 'C']);
+        $counts = array_map(
+            static fn (string $letter): int => \count(
+                array_filter(Floras::get($letter)->taxa, static fn (Taxon $t): bool => !$t->isHybrid()),
+            ),
+            ['A', 'B', 'C'],
+        );
         self::assertGreaterThanOrEqual(50, $counts[0]);
         self::assertGreaterThanOrEqual(60, $counts[1]);
         self::assertGreaterThanOrEqual(20, $counts[2]);
@@ -58,9 +70,19 @@ final class ShippedFlorasTest extends TestCase
 
     public function testFlowersAndFruitComeWhenPractitionersSeeThem(): void
     {
-        // Common practice: black cherry mid to late April, black locust about mid May, devil's walking stick early August,
-        // American chestnut falls in early October, red mulberry May to June, basswood nutlets ripe September to October.
-        foreach ([['prunus-serotina', 'flowering', '04-25'], ['robinia-pseudoacacia', 'flowering', '05-15'], ['aralia-spinosa', 'flowering', '08-05'], ['castanea-dentata', 'fruiting', '10-04'], ['morus-rubra', 'fruiting', '06-10'], ['tilia-americana', 'fruiting', '10-01']] as [$taxon, $phase, $day]) {
+        // Common practice: black cherry mid to late April, black locust about mid May, devil's walking stick early
+        // August, American chestnut falls in early October, red mulberry May to June, basswood nutlets ripe September
+        // to October.
+        foreach (
+            [
+                ['prunus-serotina', 'flowering', '04-25'],
+                ['robinia-pseudoacacia', 'flowering', '05-15'],
+                ['aralia-spinosa', 'flowering', '08-05'],
+                ['castanea-dentata', 'fruiting', '10-04'],
+                ['morus-rubra', 'fruiting', '06-10'],
+                ['tilia-americana', 'fruiting', '10-01'],
+            ] as [$taxon, $phase, $day]
+        ) {
             $window = Floras::get('B')->taxon($taxon)->calendar->window(\Hylognosis\Flora\Phenophase::from($phase));
             self::assertTrue($window?->contains(DayOfYear::parse($day)), "$taxon $phase $day");
         }
@@ -68,13 +90,35 @@ final class ShippedFlorasTest extends TestCase
 
     public function testFirstBearingAgeAndGrowthFactorsAreThoseOfTheHandbooks(): void
     {
-        // Common practice: American beech bears from about 40 to 50 years, pin oak at about 20, basswood from 15 to 100.
-        foreach (['fagus-grandifolia' => '40–50', 'quercus-palustris' => '20', 'tilia-americana' => '15–100'] as $taxon => $range) {
-            self::assertSame($range, (string) (Floras::get('B')->taxon($taxon)->figures[FigureKind::BearsFrom->value] ?? ''), $taxon);
+        // Common practice: American beech bears from about 40 to 50 years, pin oak at about 20, basswood from 15 to
+        // 100.
+        foreach (
+            ['fagus-grandifolia' => '40–50', 'quercus-palustris' => '20', 'tilia-americana' => '15–100'] as $taxon => $range
+        ) {
+            self::assertSame(
+                $range,
+                (string) (Floras::get('B')->taxon($taxon)->figures[FigureKind::BearsFrom->value] ?? ''),
+                $taxon,
+            );
         }
         // International Society of Arboriculture factors as printed in state extension leaflets (memory).
-        foreach (['quercus-alba' => 5.0, 'quercus-rubra' => 4.0, 'fagus-grandifolia' => 6.0, 'prunus-serotina' => 5.0, 'tilia-americana' => 3.0, 'pinus-strobus' => 5.0, 'quercus-palustris' => 3.0, 'liriodendron-tulipifera' => 3.0] as $taxon => $factor) {
-            self::assertSame($factor, (Floras::get('B')->taxon($taxon)->figures[FigureKind::GrowthFactor->value] ?? null)?->low, $taxon);
+        foreach (
+            [
+                'quercus-alba' => 5.0,
+                'quercus-rubra' => 4.0,
+                'fagus-grandifolia' => 6.0,
+                'prunus-serotina' => 5.0,
+                'tilia-americana' => 3.0,
+                'pinus-strobus' => 5.0,
+                'quercus-palustris' => 3.0,
+                'liriodendron-tulipifera' => 3.0,
+            ] as $taxon => $factor
+        ) {
+            self::assertSame(
+                $factor,
+                (Floras::get('B')->taxon($taxon)->figures[FigureKind::GrowthFactor->value] ?? null)?->low,
+                $taxon,
+            );
         }
     }
 
@@ -90,7 +134,10 @@ final class ShippedFlorasTest extends TestCase
         }
     }
 
-    /** The confusions that must be handled (common practice): the look-alike stands with the wanted part, and what parts the two is said. */
+    /**
+     * The confusions that must be handled (common practice): the look-alike stands with the wanted part, and what parts
+     * the two is said.
+     */
     public function testTheConfusionsAreHandled(): void
     {
         $confusions = [
@@ -99,7 +146,12 @@ final class ShippedFlorasTest extends TestCase
                 'pseudotsuga-menziesii' => ['taxus-baccata'],
                 'castanea-sativa' => ['aesculus-hippocastanum'],
                 'sambucus-nigra' => ['sambucus-ebulus', 'sambucus-racemosa'],
-                'robinia-pseudoacacia' => ['laburnum-anagyroides', 'laburnum-alpinum', 'laburnum-watereri', 'wisteria-sinensis'],
+                'robinia-pseudoacacia' => [
+                    'laburnum-anagyroides',
+                    'laburnum-alpinum',
+                    'laburnum-watereri',
+                    'wisteria-sinensis',
+                ],
                 'prunus-avium' => ['frangula-alnus', 'rhamnus-cathartica', 'prunus-laurocerasus'],
                 'prunus-padus' => ['frangula-alnus', 'rhamnus-cathartica', 'prunus-laurocerasus'],
                 'cornus-mas' => ['lonicera-xylosteum', 'euonymus-europaeus', 'daphne-mezereum', 'cornus-sanguinea'],
@@ -121,7 +173,12 @@ final class ShippedFlorasTest extends TestCase
                 'castanea-dentata' => ['aesculus-glabra', 'aesculus-flava'],
                 'castanea-mollissima' => ['aesculus-glabra'],
                 'sambucus-canadensis' => ['sambucus-racemosa', 'aralia-spinosa'],
-                'prunus-serotina' => ['frangula-alnus', 'rhamnus-cathartica', 'prunus-caroliniana', 'prunus-virginiana'],
+                'prunus-serotina' => [
+                    'frangula-alnus',
+                    'rhamnus-cathartica',
+                    'prunus-caroliniana',
+                    'prunus-virginiana',
+                ],
                 'juglans-nigra' => ['ailanthus-altissima', 'toxicodendron-vernix'],
                 'juglans-cinerea' => ['ailanthus-altissima', 'toxicodendron-vernix'],
                 'fraxinus-americana' => ['ailanthus-altissima', 'toxicodendron-vernix'],
@@ -144,7 +201,13 @@ final class ShippedFlorasTest extends TestCase
         foreach ($confusions as $letter => $pairs) {
             foreach ($pairs as $wanted => $mistakes) {
                 foreach ($mistakes as $mistaken) {
-                    $notes = array_filter(array_map(static fn ($part): string => $part->lookAlike($mistaken)->note ?? '', Floras::get($letter)->taxon($wanted)->parts), static fn (string $note): bool => '' !== $note);
+                    $notes = array_filter(
+                        array_map(
+                            static fn ($part): string => $part->lookAlike($mistaken)->note ?? '',
+                            Floras::get($letter)->taxon($wanted)->parts,
+                        ),
+                        static fn (string $note): bool => '' !== $note,
+                    );
                     self::assertNotSame([], $notes, "$wanted / $mistaken");
                 }
             }

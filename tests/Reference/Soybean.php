@@ -16,8 +16,9 @@ use Hylognosis\Identification\CompiledFlora;
 use Hylognosis\Identification\DescriptionError;
 
 /**
- * The Soybean data as a flora: 19 diseases stand for taxa, 35 features for characters, the parts of the plant for organs.
- * A gap is "could not look". Source and licence: data/soybean.R. The folds are those of every tenth case, class by class.
+ * The Soybean data as a flora: 19 diseases stand for taxa, 35 features for characters, the parts of the plant for
+ * organs. A gap is "could not look". Source and licence: data/soybean.R. The folds are those of every tenth case, class
+ * by class.
  */
 final class Soybean
 {
@@ -65,7 +66,21 @@ final class Soybean
     {
         return match (true) {
             str_starts_with($feature, 'leaf') || 'leaves' === $feature => Organ::Leaf,
-            \in_array($feature, ['stem', 'lodging', 'stem.cankers', 'canker.lesion', 'fruiting.bodies', 'ext.decay', 'mycelium', 'int.discolor', 'sclerotia'], true) => Organ::Bark,
+            \in_array(
+                $feature,
+                [
+                    'stem',
+                    'lodging',
+                    'stem.cankers',
+                    'canker.lesion',
+                    'fruiting.bodies',
+                    'ext.decay',
+                    'mycelium',
+                    'int.discolor',
+                    'sclerotia',
+                ],
+                true,
+            ) => Organ::Bark,
             str_starts_with($feature, 'fruit.') => Organ::Fruit,
             \in_array($feature, ['seed', 'mold.growth', 'seed.discolor', 'seed.size', 'shriveling'], true) => Organ::Bud,
             \in_array($feature, ['date', 'precip', 'temp', 'hail', 'crop.hist', 'area.dam', 'seed.tmt'], true) => Organ::Site,
@@ -77,7 +92,8 @@ final class Soybean
     /**
      * Learnt from all cases but those of one fold.
      *
-     * @param float|null $error null: by Laplace's rule; otherwise only what was met is listed, and the rest is left to that description error
+     * @param float|null $error null: by Laplace's rule; otherwise only what was met is listed, and the rest is left to
+     *                          that description error
      */
     public function learnt(int $fold, ?float $error = null): CompiledFlora
     {
@@ -86,7 +102,8 @@ final class Soybean
         foreach ($this->cases as $i => $case) {
             if ($this->folds[$i] !== $fold) {
                 foreach ($case as $feature => $value) {
-                    $counts[$this->classes[$i]][$feature][$value] = ($counts[$this->classes[$i]][$feature][$value] ?? 0) + 1;
+                    $counts[$this->classes[$i]][$feature][$value] =
+                        ($counts[$this->classes[$i]][$feature][$value] ?? 0) + 1;
                 }
             }
         }
@@ -95,12 +112,21 @@ final class Soybean
             foreach ($this->values as $feature => $values) {
                 $sum = (float) array_sum($counts[$class][$feature] ?? []) + $added * (float) \count($values);
                 foreach ($sum > 0.0 ? $values : [] as $value) {
-                    $table[$class][$feature]['s'.$value] = ((float) ($counts[$class][$feature][$value] ?? 0) + $added) / $sum;
+                    $table[$class][$feature]['s'.$value] =
+                        ((float) ($counts[$class][$feature][$value] ?? 0) + $added) / $sum;
                 }
             }
         }
 
-        return CompiledFlora::of(TableFlora::of($table, 0.0, array_combine(array_keys($this->values), array_map(self::organ(...), array_keys($this->values)))), LifeStage::Mature, $error ?? DescriptionError::RATE);
+        return CompiledFlora::of(
+            TableFlora::of(
+                $table,
+                0.0,
+                array_combine(array_keys($this->values), array_map(self::organ(...), array_keys($this->values))),
+            ),
+            LifeStage::Mature,
+            $error ?? DescriptionError::RATE,
+        );
     }
 
     /** @param list<string>|null $only the features looked at; null: all that were recorded */
@@ -109,10 +135,21 @@ final class Soybean
         $observations = [];
         foreach ($this->cases[$case] as $feature => $value) {
             if (null === $only || \in_array($feature, $only, true)) {
-                $observations[] = Observation::ofStates($flora->character($feature), ['s'.$value], Certainty::Sure, 1, Whereabouts::Tree);
+                $observations[] = Observation::ofStates(
+                    $flora->character($feature),
+                    ['s'.$value],
+                    Certainty::Sure,
+                    1,
+                    Whereabouts::Tree,
+                );
             }
         }
 
-        return Examination::of(new \DateTimeImmutable('2027-06-14'), LifeStage::Mature, ExaminerRole::Instructor, $observations);
+        return Examination::of(
+            new \DateTimeImmutable('2027-06-14'),
+            LifeStage::Mature,
+            ExaminerRole::Instructor,
+            $observations,
+        );
     }
 }

@@ -30,11 +30,31 @@ final class SoybeanTest extends TestCase
         $data = self::data();
         $names = array_keys($data->values);
         $codes = array_map(array_flip(...), $data->values);
-        $process = new Process(['/usr/bin/python3', __DIR__.'/soybean_nb.py'], input: json_encode([
-            'cases' => array_map(static fn (array $case): array => array_map(static fn (string $name): int => isset($case[$name]) ? $codes[$name][$case[$name]] : -1, $names), $data->cases),
-            'classes' => array_map(static fn (string $class): int => (int) array_search($class, array_values(array_unique($data->classes)), true), $data->classes),
-            'folds' => $data->folds, 'values' => array_map(\count(...), array_values($data->values)),
-        ], \JSON_THROW_ON_ERROR));
+        $process = new Process(
+            ['/usr/bin/python3', __DIR__.'/soybean_nb.py'],
+            input: json_encode(
+                [
+                    'cases' => array_map(
+                        static fn (array $case): array => array_map(
+                            static fn (string $name): int => isset($case[$name]) ? $codes[$name][$case[$name]] : -1,
+                            $names,
+                        ),
+                        $data->cases,
+                    ),
+                    'classes' => array_map(
+                        static fn (string $class): int => (int) array_search(
+                            $class,
+                            array_values(array_unique($data->classes)),
+                            true,
+                        ),
+                        $data->classes,
+                    ),
+                    'folds' => $data->folds,
+                    'values' => array_map(\count(...), array_values($data->values)),
+                ],
+                \JSON_THROW_ON_ERROR,
+            ),
+        );
         $process->mustRun();
         /** @var array{left_out: float, as_value: float} $reference */
         $reference = json_decode($process->getOutput(), true, flags: \JSON_THROW_ON_ERROR);
@@ -63,7 +83,9 @@ final class SoybeanTest extends TestCase
         self::assertGreaterThan(0.8, $suggested[10]);
     }
 
-    /** @return list<float> share named rightly after 0, 1, 2 … looks, on every fifth case, learnt from the other folds */
+    /**
+     * @return list<float> share named rightly after 0, 1, 2 … looks, on every fifth case, learnt from the other folds
+     */
     public static function rightAfter(int $most, ?Randomizer $random): array
     {
         $data = self::data();
@@ -71,7 +93,10 @@ final class SoybeanTest extends TestCase
         $tried = 0;
         for ($fold = 0; $fold < Soybean::FOLDS; ++$fold) {
             $compiled = $data->learnt($fold);
-            $outlook = Outlook::unhindered(DayOfYear::parse('06-14'), Phenology::at($compiled->flora, $compiled->flora->reference));
+            $outlook = Outlook::unhindered(
+                DayOfYear::parse('06-14'),
+                Phenology::at($compiled->flora, $compiled->flora->reference),
+            );
             foreach (array_keys($data->folds, $fold, true) as $n => $case) {
                 if (0 !== $n % 5) {
                     continue;
@@ -81,10 +106,14 @@ final class SoybeanTest extends TestCase
                 $order = null === $random ? [] : $random->shuffleArray($known);
                 $looked = [];
                 for ($looks = 0; $looks <= $most; ++$looks) {
-                    $identification = (new Identifier())->identify($compiled, $data->examination($compiled->flora, $case, $looked));
+                    $identification = (new Identifier())->identify(
+                        $compiled,
+                        $data->examination($compiled->flora, $case, $looked),
+                    );
                     $right[$looks] += (int) ($identification->leader()->taxon === $data->classes[$case]);
                     $next = $order[$looks] ?? null;
-                    if (null === $random) { // what was not recorded cannot be looked at
+                    if (null === $random) {
+                        // what was not recorded cannot be looked at
                         foreach ((new NextLook())->suggest($identification, $outlook, null, 35) as $suggestion) {
                             if (\in_array($suggestion->character->id, $known, true)) {
                                 $next = $suggestion->character->id;

@@ -54,29 +54,70 @@ final class SpecimensTest extends TestCase
         $observations = [];
         foreach (explode(' ', $seen) as $pair) {
             [$character, $value] = explode('=', $pair);
-            $observations[] = $this->observed($letter, $character, is_numeric($value) ? array_fill(0, 3, (float) $value) : $value);
+            $observations[] = $this->observed(
+                $letter,
+                $character,
+                is_numeric($value) ? array_fill(0, 3, (float) $value) : $value,
+            );
         }
-        self::assertSame($answer, $this->assess($letter, $day, new Claim($taxon, $part, []), $observations)->clearance?->answer->value);
+        self::assertSame(
+            $answer,
+            $this->assess($letter, $day, new Claim($taxon, $part, []), $observations)->clearance?->answer->value,
+        );
     }
 
     /** @return iterable<string, array{string, string}> */
     public static function rights(): iterable
     {
-        foreach (['A' => ['abies-alba/young-shoot', 'castanea-sativa/nut', 'cornus-mas/fruit', 'crataegus-monogyna/fruit', 'fagus-sylvatica/nut', 'juglans-regia/nut', 'morus-alba/fruit', 'pinus-sylvestris/young-shoot', 'prunus-avium/fruit', 'prunus-spinosa/fruit', 'quercus-robur/acorn', 'robinia-pseudoacacia/flower', 'sambucus-nigra/flower', 'tilia-cordata/flower', 'sorbus-aucuparia/fruit', 'viburnum-opulus/fruit'],
-            'B' => ['castanea-dentata/nut', 'juglans-nigra/nut', 'prunus-serotina/fruit', 'rhus-typhina/fruit', 'sambucus-canadensis/flower'],
-            'C' => ['prosopis-glandulosa/pod', 'pinus-edulis/nut', 'sambucus-cerulea/fruit']] as $letter => $parts) {
+        foreach (
+            [
+                'A' => [
+                    'abies-alba/young-shoot',
+                    'castanea-sativa/nut',
+                    'cornus-mas/fruit',
+                    'crataegus-monogyna/fruit',
+                    'fagus-sylvatica/nut',
+                    'juglans-regia/nut',
+                    'morus-alba/fruit',
+                    'pinus-sylvestris/young-shoot',
+                    'prunus-avium/fruit',
+                    'prunus-spinosa/fruit',
+                    'quercus-robur/acorn',
+                    'robinia-pseudoacacia/flower',
+                    'sambucus-nigra/flower',
+                    'tilia-cordata/flower',
+                    'sorbus-aucuparia/fruit',
+                    'viburnum-opulus/fruit',
+                ],
+                'B' => [
+                    'castanea-dentata/nut',
+                    'juglans-nigra/nut',
+                    'prunus-serotina/fruit',
+                    'rhus-typhina/fruit',
+                    'sambucus-canadensis/flower',
+                ],
+                'C' => ['prosopis-glandulosa/pod', 'pinus-edulis/nut', 'sambucus-cerulea/fruit'],
+            ] as $letter => $parts
+        ) {
             foreach ($parts as $hoped) {
                 yield $hoped => [$letter, $hoped];
             }
         }
     }
 
-    /** A typical tree, its required list worked through, and then looked at where the next look says; a second person where one is needed. */
+    /**
+     * A typical tree, its required list worked through, and then looked at where the next look says; a second person
+     * where one is needed.
+     */
     #[DataProvider('rights')]
     public function testATypicalTreeIsClearedOnceItsListIsWorkedThrough(string $letter, string $hoped): void
     {
         $clearance = $this->worked($letter, $hoped)->clearance;
-        self::assertSame(Answer::Cleared, $clearance?->answer, null === $clearance ? '' : Dossiers::words($clearance->because, Floras::get($letter)));
+        self::assertSame(
+            Answer::Cleared,
+            $clearance?->answer,
+            null === $clearance ? '' : Dossiers::words($clearance->because, Floras::get($letter)),
+        );
     }
 
     private function worked(string $letter, string $hoped): Assessment
@@ -86,13 +127,25 @@ final class SpecimensTest extends TestCase
         $months = (new FloraAudit($flora))->months($taxon, $part);
         $day = array_intersect_key(Rehearsal::months($part), array_flip($months))[$months[intdiv(\count($months), 2)]];
         $claim = (new Goal(new Claim($taxon, $part, []), $day))->confirmedOn(new \DateTimeImmutable('2027-'.$day));
-        $observations = $this->scored($letter, $taxon, $part, array_map(static fn (RequiredFeature $f): string => $f->character, $part->required));
+        $observations = $this->scored(
+            $letter,
+            $taxon,
+            $part,
+            array_map(static fn (RequiredFeature $f): string => $f->character, $part->required),
+        );
         $looks = 0;
         do {
             $assessment = $this->assess($letter, (string) $day, $claim, $observations, true);
             $next = $assessment->next[0] ?? null;
             foreach ($assessment->next as $suggestion) {
-                if ($taxon->description->describes($suggestion->character->id) && [] === array_filter($observations, static fn (Observation $o): bool => $o->character === $suggestion->character)) {
+                if (
+                    $taxon->description->describes($suggestion->character->id)
+                    && [] ===
+                        array_filter(
+                            $observations,
+                            static fn (Observation $o): bool => $o->character === $suggestion->character,
+                        )
+                ) {
                     $next = $suggestion;
                     break;
                 }
@@ -122,7 +175,11 @@ final class SpecimensTest extends TestCase
             arsort($usual);
             $range = $feature->range ?? $taxon->description->range($id);
             if (null !== $range) {
-                $observations[] = $this->observed($letter, $id, array_fill(0, max(2, $feature->samples ?? 2), $this->middle($letter, $id, $range)));
+                $observations[] = $this->observed(
+                    $letter,
+                    $id,
+                    array_fill(0, max(2, $feature->samples ?? 2), $this->middle($letter, $id, $range)),
+                );
             } elseif ([] !== $usual) {
                 $observations[] = $this->observed($letter, $id, (string) array_key_first($usual));
             }
@@ -154,18 +211,47 @@ final class SpecimensTest extends TestCase
 
         return \is_string($value)
             ? Observation::ofStates($character, [$value], Certainty::Sure, 6, Whereabouts::Tree)
-            : Observation::ofNumbers($character, [] === $value ? throw new \LogicException('No number.') : $value, Certainty::Sure, Whereabouts::Tree);
+            : Observation::ofNumbers(
+                $character,
+                [] === $value ? throw new \LogicException('No number.') : $value,
+                Certainty::Sure,
+                Whereabouts::Tree,
+            );
     }
 
     /** @param list<Observation> $observations */
-    private function assess(string $letter, string $day, Claim $claim, array $observations, bool $second = false): Assessment
-    {
+    private function assess(
+        string $letter,
+        string $day,
+        Claim $claim,
+        array $observations,
+        bool $second = false,
+    ): Assessment {
         $date = new \DateTimeImmutable('2027-'.$day);
         $examination = Examination::of($date, LifeStage::Mature, ExaminerRole::Instructor, $observations);
 
         return (new Assessor())->assess(
             static fn (): CompiledFlora => Floras::compiled($letter),
-            new Inquiry($examination, Floras::get($letter)->reference, $date, $claim, new PlaceTerms(true), $second ? [new SecondExamination(Examination::of($date, LifeStage::Mature, ExaminerRole::Instructor, Starter::byOtherEyes($observations)), true)] : []),
+            new Inquiry(
+                $examination,
+                Floras::get($letter)->reference,
+                $date,
+                $claim,
+                new PlaceTerms(true),
+                $second
+                    ? [
+                        new SecondExamination(
+                            Examination::of(
+                                $date,
+                                LifeStage::Mature,
+                                ExaminerRole::Instructor,
+                                Starter::byOtherEyes($observations),
+                            ),
+                            true,
+                        ),
+                    ]
+                    : [],
+            ),
         );
     }
 }

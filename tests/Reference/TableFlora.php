@@ -25,7 +25,10 @@ use Hylognosis\Measure\Length;
 use Hylognosis\Measure\Place;
 use Hylognosis\Measure\Window;
 
-/** A flora made from a table of probabilities; one organ to a character, so that nothing is tempered, unless organs are given. */
+/**
+ * A flora made from a table of probabilities; one organ to a character, so that nothing is tempered, unless organs are
+ * given.
+ */
 final readonly class TableFlora
 {
     /**
@@ -39,16 +42,54 @@ final readonly class TableFlora
             foreach ($described as $character => $shares) {
                 $states = [];
                 foreach (array_keys($shares) as $state) {
-                    $states[(string) $state] = new State((string) $state, (string) $state, (string) $state, 'none', false);
+                    $states[(string) $state] = new State(
+                        (string) $state,
+                        (string) $state,
+                        (string) $state,
+                        'none',
+                        false,
+                    );
                 }
                 $characters[$character] ??= new Character(
-                    $character, $organs[$character] ?? Organ::cases()[\count($characters)], CharacterKind::States, $character, $character, '', $states, '',
-                    new Sight(Phenophase::cases(), Reach::Hand, Instrument::None, 1), new Legibility($misreading),
+                    $character,
+                    $organs[$character] ?? Organ::cases()[\count($characters)],
+                    CharacterKind::States,
+                    $character,
+                    $character,
+                    '',
+                    $states,
+                    '',
+                    new Sight(Phenophase::cases(), Reach::Hand, Instrument::None, 1),
+                    new Legibility($misreading),
                 );
             }
-            $taxa[$id] = new Taxon($id, $id, new Names('', '', [$id]), new Status('', false, ''), '', new Calendar(['in-leaf' => Window::wholeYear()]), new Description($described, []), new Variants(), [], [], [], []);
+            $taxa[$id] = new Taxon(
+                $id,
+                $id,
+                new Names('', '', [$id]),
+                new Status('', false, ''),
+                '',
+                new Calendar(['in-leaf' => Window::wholeYear()]),
+                new Description($described, []),
+                new Variants(),
+                [],
+                [],
+                [],
+                [],
+            );
         }
 
-        return new Flora('table', 'Table', '1', '', Place::of(47, 15, Length::ofMetres(400)), Region::of('nowhere', 40.0, 55.0, 5.0, 25.0, Length::ofMetres(0), Length::ofMetres(2000)), $characters, $taxa, [], []);
+        return new Flora(
+            'table',
+            'Table',
+            '1',
+            '',
+            Place::of(47, 15, Length::ofMetres(400)),
+            Region::of('nowhere', 40.0, 55.0, 5.0, 25.0, Length::ofMetres(0), Length::ofMetres(2000)),
+            $characters,
+            $taxa,
+            [],
+            [],
+        );
     }
 }

@@ -27,10 +27,23 @@ foreach ([60, 300, 1000, 5000] as $taxa) {
     $flora = (new GeneratedFlora())->make($taxa, 110);
     $compiled = CompiledFlora::of($flora, LifeStage::Mature);
     $observations = [];
-    foreach (array_slice(array_filter($flora->characters, static fn ($c): bool => !$c->isNumeric()), 0, 12) as $character) {
-        $observations[] = Observation::ofStates($character, [array_key_first($character->states) ?? ''], Certainty::Sure, 1, Whereabouts::Tree);
+    foreach (
+        array_slice(array_filter($flora->characters, static fn ($c): bool => !$c->isNumeric()), 0, 12) as $character
+    ) {
+        $observations[] = Observation::ofStates(
+            $character,
+            [array_key_first($character->states) ?? ''],
+            Certainty::Sure,
+            1,
+            Whereabouts::Tree,
+        );
     }
-    $examination = Examination::of(new DateTimeImmutable('2027-06-14'), LifeStage::Mature, ExaminerRole::Instructor, $observations);
+    $examination = Examination::of(
+        new DateTimeImmutable('2027-06-14'),
+        LifeStage::Mature,
+        ExaminerRole::Instructor,
+        $observations,
+    );
     $times = [];
     $identification = (new Identifier())->identify($compiled, $examination);
     for ($round = 0; $round < 30; ++$round) {
@@ -51,7 +64,14 @@ foreach ([60, 300, 1000, 5000] as $taxa) {
             $table[$id][$o][] = max(1e-9, $character->background[$o]);
         }
     }
-    $python = new Process(['/usr/bin/python3', __DIR__.'/posterior_baseline.py'], input: json_encode(['table' => array_values($table), 'weights' => array_values($weights)], \JSON_THROW_ON_ERROR), timeout: 120);
+    $python = new Process(
+        ['/usr/bin/python3', __DIR__.'/posterior_baseline.py'],
+        input: json_encode(
+            ['table' => array_values($table), 'weights' => array_values($weights)],
+            \JSON_THROW_ON_ERROR,
+        ),
+        timeout: 120,
+    );
     $python->mustRun();
     /** @var array{numpy: float, sklearn: float, posterior: list<float>} $there */
     $there = json_decode($python->getOutput(), true, flags: \JSON_THROW_ON_ERROR);
@@ -59,5 +79,13 @@ foreach ([60, 300, 1000, 5000] as $taxa) {
     foreach ([...$identification->posterior, $identification->unlisted] as $t => $here) {
         $gap = max($gap, abs($here - $there['posterior'][$t]));
     }
-    printf("%5d × %-6d %10.3f %10.3f %10.3f %14.1e\n", $taxa, 110, $times[15], $there['numpy'], $there['sklearn'], $gap);
+    printf(
+        "%5d × %-6d %10.3f %10.3f %10.3f %14.1e\n",
+        $taxa,
+        110,
+        $times[15],
+        $there['numpy'],
+        $there['sklearn'],
+        $gap,
+    );
 }

@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 /*
- * Prints the trade-off behind three numbers: the description error, the surprise that shuts point 2, and what a good fit is.
- * Run by hand:  php tests/Reference/choose-numbers.php
- * On data the floras were not written from: the accounts of practitioners, the described specimens, Soybean; and on trees left out of the flora.
+ * Prints the trade-off behind three numbers: the description error, the surprise that shuts point 2, and what a good
+ * fit is. Run by hand:  php tests/Reference/choose-numbers.php On data the floras were not written from: the accounts
+ * of practitioners, the described specimens, Soybean; and on trees left out of the flora.
  */
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
@@ -29,23 +29,41 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 $rates = [0.0, 0.01, 0.02, 0.05, 0.1, 0.2];
-$line = static fn (string ...$cells) => print implode('', array_map(static fn (string $cell): string => str_pad($cell, 16), $cells))."\n";
+$line = static fn (string ...$cells) => print implode(
+    '',
+    array_map(static fn (string $cell): string => str_pad($cell, 16), $cells),
+)."\n";
 
-/** @return list<array{string, LifeStage, list<string>, list<Hylognosis\Examination\Observation>, DateTimeImmutable}> letter, stage, kinds, what was seen */
+/**
+ * @return list<array{string, LifeStage, list<string>, list<Hylognosis\Examination\Observation>, DateTimeImmutable}>
+ *     letter, stage, kinds, what was seen
+ */
 $accounts = static function (): array {
     $trees = [];
     foreach (Described::rows('accounts.tsv') as [, $letter, $day, $stage, $kinds, $seen]) {
-        $trees[] = [$letter, LifeStage::from($stage), explode(' ', $kinds), Described::observations(Floras::get($letter), $seen), new DateTimeImmutable('2027-'.$day)];
+        $trees[] = [
+            $letter,
+            LifeStage::from($stage),
+            explode(' ', $kinds),
+            Described::observations(Floras::get($letter), $seen),
+            new DateTimeImmutable('2027-'.$day),
+        ];
     }
 
     return $trees;
 };
 
 /** @param list<Hylognosis\Examination\Observation> $observations */
-function identified(string $letter, LifeStage $stage, array $observations, DateTimeImmutable $day, float $rate): Identification
-{
+function identified(
+    string $letter,
+    LifeStage $stage,
+    array $observations,
+    DateTimeImmutable $day,
+    float $rate,
+): Identification {
     return (new Identifier())->identify(
-        CompiledFlora::of(Floras::get($letter), $stage, $rate), Examination::of($day, $stage, ExaminerRole::Instructor, $observations),
+        CompiledFlora::of(Floras::get($letter), $stage, $rate),
+        Examination::of($day, $stage, ExaminerRole::Instructor, $observations),
     );
 }
 
@@ -72,11 +90,41 @@ foreach ($accounts() as [$letter, $stage, $kinds, $observations, $day]) {
     [$looks, $unusual] = [$looks + $n, $unusual + $k];
     ++$shut[min($k, 5)];
 }
-printf("   %d of %d looks (%.1f %%); accounts with none %d, one %d, two %d, three or more %d\n\n", $unusual, $looks, 100 * $unusual / $looks, $shut[0], $shut[1], $shut[2], $shut[3] + $shut[4] + $shut[5]);
+printf(
+    "   %d of %d looks (%.1f %%); accounts with none %d, one %d, two %d, three or more %d\n\n",
+    $unusual,
+    $looks,
+    (100 * $unusual) / $looks,
+    $shut[0],
+    $shut[1],
+    $shut[2],
+    $shut[3] + $shut[4] + $shut[5],
+);
 
 echo "2. What the rate does: accounts, trees the flora does not hold, Soybean\n";
 $line('rate', 'right first', 'right in two', 'bad fit', 'none of these', 'wrong name', 'soybean right', 'log loss');
-$outsiders = ['A' => ['fraxinus-excelsior', 'ulmus-glabra', 'carpinus-betulus', 'hippophae-rhamnoides', 'ilex-aquifolium', 'juglans-regia', 'larix-decidua', 'populus-tremula'], 'B' => ['oxydendrum-arboreum', 'asimina-triloba', 'liquidambar-styraciflua', 'nyssa-sylvatica', 'sassafras-albidum', 'cercis-canadensis', 'lindera-benzoin', 'catalpa-speciosa']];
+$outsiders = [
+    'A' => [
+        'fraxinus-excelsior',
+        'ulmus-glabra',
+        'carpinus-betulus',
+        'hippophae-rhamnoides',
+        'ilex-aquifolium',
+        'juglans-regia',
+        'larix-decidua',
+        'populus-tremula',
+    ],
+    'B' => [
+        'oxydendrum-arboreum',
+        'asimina-triloba',
+        'liquidambar-styraciflua',
+        'nyssa-sylvatica',
+        'sassafras-albidum',
+        'cercis-canadensis',
+        'lindera-benzoin',
+        'catalpa-speciosa',
+    ],
+];
 $fits = ['right' => [], 'outside' => []];
 foreach ($rates as $rate) {
     [$first, $two, $bad] = [0, 0, 0];
@@ -101,13 +149,30 @@ foreach ($rates as $rate) {
                 $observations = [];
                 foreach ($random->shuffleArray(array_keys($full->characters)) as $id) {
                     $showing = Showing::of($full->characters[$id], $full->numbers[$taxon]);
-                    if (null !== $showing && $full->characters[$id]->isDescribed($full->numbers[$taxon]) && count($observations) < 14) {
+                    if (
+                        null !== $showing
+                        && $full->characters[$id]->isDescribed($full->numbers[$taxon])
+                        && count($observations) < 14
+                    ) {
                         $reads = $eye->reads($full->characters[$id], $showing, $chance->pick($showing->shares, []));
-                        $values = $reads[$chance->pick(array_map(static fn ($r): float => $r->probability, $reads), [])]->values;
-                        $observations[] = Described::observations($full->flora, $id.'='.implode(is_float($values[0]) ? ',' : '+', $values))[0];
+                        $values =
+                            $reads[$chance->pick(array_map(static fn ($r): float => $r->probability, $reads), [])]
+                                ->values;
+                        $observations[] = Described::observations(
+                            $full->flora,
+                            $id.'='.implode(is_float($values[0]) ? ',' : '+', $values),
+                        )[0];
                     }
                 }
-                $identification = (new Identifier())->identify($rest, Examination::of(new DateTimeImmutable('2027-07-01'), LifeStage::Mature, ExaminerRole::Instructor, $observations));
+                $identification = (new Identifier())->identify(
+                    $rest,
+                    Examination::of(
+                        new DateTimeImmutable('2027-07-01'),
+                        LifeStage::Mature,
+                        ExaminerRole::Instructor,
+                        $observations,
+                    ),
+                );
                 $none += (int) (Conclusion::NoneOfThese === $identification->conclusion());
                 $named += (int) (Conclusion::Named === $identification->conclusion());
                 ++$trials;
@@ -118,13 +183,26 @@ foreach ($rates as $rate) {
         }
     }
     [$right, $loss] = soybean($rate);
-    $line(sprintf('%.2f', $rate), $first.' of 21', $two.' of 21', $bad.' of 21', sprintf('%d %%', round(100 * $none / $trials)), sprintf('%d %%', round(100 * $named / $trials)), sprintf('%.1f %%', 100 * $right), sprintf('%.3f', $loss));
+    $line(
+        sprintf('%.2f', $rate),
+        $first.' of 21',
+        $two.' of 21',
+        $bad.' of 21',
+        sprintf('%d %%', round((100 * $none) / $trials)),
+        sprintf('%d %%', round((100 * $named) / $trials)),
+        sprintf('%.1f %%', 100 * $right),
+        sprintf('%.3f', $loss),
+    );
 }
 
 echo "\n3. Where a fit is called good, at the chosen rate\n";
 $line('fit at least', 'accounts kept', 'outsiders kept out');
 foreach ([0.0005, 0.001, 0.005, 0.01, 0.02, 0.05, 0.1] as $threshold) {
-    $line((string) $threshold, sprintf('%d %%', round(100 * goodShare($fits['right'], $threshold))), sprintf('%d %%', round(100 * (1 - goodShare($fits['outside'], $threshold)))));
+    $line(
+        (string) $threshold,
+        sprintf('%d %%', round(100 * goodShare($fits['right'], $threshold))),
+        sprintf('%d %%', round(100 * (1 - goodShare($fits['outside'], $threshold)))),
+    );
 }
 
 echo "\n4. What shuts point 2: unusual things among so many looks (rate ".DescriptionError::RATE.")\n";

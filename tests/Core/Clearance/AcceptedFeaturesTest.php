@@ -49,7 +49,12 @@ final class AcceptedFeaturesTest extends TestCase
     #[DataProvider('seen')]
     public function testAnAcceptedStateIsNeededAndOnlyNamedOnesMayStandBesideIt(array $seen, bool $met): void
     {
-        self::assertSame($met, (new RequiredFeature('leaf.bundle', ['tuft', 'three'], null, 2, ['one']))->isMetBy(array_map(static fn (string|float $value): array => [$value], $seen)));
+        self::assertSame(
+            $met,
+            (new RequiredFeature('leaf.bundle', ['tuft', 'three'], null, 2, ['one']))->isMetBy(
+                array_map(static fn (string|float $value): array => [$value], $seen),
+            ),
+        );
     }
 
     public function testEveryNumberMustLieInTheRange(): void
@@ -73,8 +78,16 @@ final class AcceptedFeaturesTest extends TestCase
         $green = self::colour(self::RED, ['green'], true);
         self::assertSame(PointStatus::Open, $green->status);
         self::assertStringContainsString('not be ripe yet', Dossiers::words($green->detail));
-        self::assertSame(PointStatus::Broken, self::colour(self::RED, ['black'], true)->status, 'a cornelian cherry is never black');
-        self::assertSame(PointStatus::Broken, self::colour(self::RED, ['green'], false)->status, 'not said to change as it ripens');
+        self::assertSame(
+            PointStatus::Broken,
+            self::colour(self::RED, ['black'], true)->status,
+            'a cornelian cherry is never black',
+        );
+        self::assertSame(
+            PointStatus::Broken,
+            self::colour(self::RED, ['green'], false)->status,
+            'not said to change as it ripens',
+        );
     }
 
     public function testAStateCannotBeAcceptedAndStandBeside(): void
@@ -99,10 +112,32 @@ final class AcceptedFeaturesTest extends TestCase
     {
         $flora = self::flora($required, $ripens);
         $cornel = $flora->taxon('cornus-mas');
-        $scores = [] === $seen ? [] : [Observation::ofStates($flora->character('fruit.colour'), $seen, Certainty::Sure, 3, Whereabouts::Tree)];
+        $scores =
+            [] === $seen
+                ? []
+                : [
+                    Observation::ofStates(
+                        $flora->character('fruit.colour'),
+                        $seen,
+                        Certainty::Sure,
+                        3,
+                        Whereabouts::Tree,
+                    ),
+                ];
         $day = new \DateTimeImmutable('2027-09-05');
-        $identification = (new Identifier())->identify(CompiledFlora::of($flora, LifeStage::Mature), Examination::of($day, LifeStage::Mature, ExaminerRole::Instructor, $scores));
-        $report = (new RequiredFeatures())->judge(new Dossier(new Claim($cornel, $cornel->part('fruit'), []), $identification, Phenology::at($flora, $flora->reference), new PlaceTerms(true), $day));
+        $identification = (new Identifier())->identify(
+            CompiledFlora::of($flora, LifeStage::Mature),
+            Examination::of($day, LifeStage::Mature, ExaminerRole::Instructor, $scores),
+        );
+        $report = (new RequiredFeatures())->judge(
+            new Dossier(
+                new Claim($cornel, $cornel->part('fruit'), []),
+                $identification,
+                Phenology::at($flora, $flora->reference),
+                new PlaceTerms(true),
+                $day,
+            ),
+        );
 
         return $report->items[0];
     }
@@ -110,7 +145,13 @@ final class AcceptedFeaturesTest extends TestCase
     /** @param array<string, mixed> $required */
     private static function flora(array $required, bool $ripens): Flora
     {
-        $changes = ['taxa/cornus-mas/parts/fruit/required' => [$required, ['character' => 'leaf.kind', 'states' => ['simple'], 'samples' => 1]], 'taxa/cornus-mas/description/fruit.colour' => ['red' => 'usually', 'green' => 'sometimes']];
+        $changes = [
+            'taxa/cornus-mas/parts/fruit/required' => [
+                $required,
+                ['character' => 'leaf.kind', 'states' => ['simple'], 'samples' => 1],
+            ],
+            'taxa/cornus-mas/description/fruit.colour' => ['red' => 'usually', 'green' => 'sometimes'],
+        ];
         foreach ($ripens ? array_keys(Starter::flora()->characters) : [] as $number => $id) {
             if ('fruit.colour' === $id) {
                 $changes['characters/'.$number.'/ripens'] = true;

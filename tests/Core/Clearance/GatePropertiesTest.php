@@ -50,9 +50,17 @@ final class GatePropertiesTest extends TestCase
         $this->everywhere(function (Goal $goal, array $scores, bool $open): void {
             $own = Starter::compiled()->numbers[$goal->claim->taxon->id];
             foreach (Starter::compiled()->characters as $character) {
-                $never = array_keys(array_filter($character->outcomes, static fn (int $o): bool => isset($character->never[$o][$own])));
+                $never = array_keys(
+                    array_filter($character->outcomes, static fn (int $o): bool => isset($character->never[$o][$own])),
+                );
                 if ([] !== $never && 0 === $this->random->getInt(0, 5)) {
-                    $scores[] = Observation::ofStates($character->character, [$never[0]], Certainty::cases()[$this->random->getInt(0, 2)], 1, Whereabouts::Tree);
+                    $scores[] = Observation::ofStates(
+                        $character->character,
+                        [$never[0]],
+                        Certainty::cases()[$this->random->getInt(0, 2)],
+                        1,
+                        Whereabouts::Tree,
+                    );
                     self::assertFalse(!$open && $this->opens($goal, $scores), $character->character->id);
                 }
             }
@@ -71,13 +79,24 @@ final class GatePropertiesTest extends TestCase
             $before = $this->dossier($goal, $scores);
             $met = $this->met($before);
             foreach ($scores as $i => $score) {
-                if ([] !== array_filter($score->values(), static fn (string|float $value): bool => self::speaksAgainst($own, $score, $value))) {
+                if (
+                    [] !==
+                    array_filter(
+                        $score->values(),
+                        static fn (string|float $value): bool => self::speaksAgainst($own, $score, $value),
+                    )
+                ) {
                     continue;
                 }
                 $after = $this->dossier($goal, array_values(array_diff_key($scores, [$i => true])));
                 self::assertSame([], array_diff($this->met($after), $met, ['strength']), $score->character->id);
-                $spokeFor = $after->posteriorOfClaim() <= $before->posteriorOfClaim() && $after->identification->fit <= $before->identification->fit;
-                self::assertFalse(!$open && $spokeFor && (new Gate())->isOpenBut($after, ['people']), $score->character->id);
+                $spokeFor =
+                    $after->posteriorOfClaim() <= $before->posteriorOfClaim()
+                    && $after->identification->fit <= $before->identification->fit;
+                self::assertFalse(
+                    !$open && $spokeFor && (new Gate())->isOpenBut($after, ['people']),
+                    $score->character->id,
+                );
             }
         });
     }
@@ -99,12 +118,22 @@ final class GatePropertiesTest extends TestCase
                 Certainty::Sure => Certainty::Likely,
                 default => Certainty::Unsure,
             };
-            $against = array_filter($scores[$i]->values(), static fn (string|float $value): bool => [] !== Starter::compiled()->forbidding($own, $scores[$i]->character, new Reading([$value])));
+            $against = array_filter(
+                $scores[$i]->values(),
+                static fn (string|float $value): bool => [] !==
+                    Starter::compiled()->forbidding($own, $scores[$i]->character, new Reading([$value])),
+            );
             $scores[$i] = self::again($scores[$i], $less);
-            // Doubting what spoke against the claim may be right; but a true contradiction keeps the gate shut however unsure it is.
+            // Doubting what spoke against the claim may be right; but a true contradiction keeps the gate shut however
+            // unsure it is.
             if (!$open && $this->opens($goal, array_values($scores))) {
                 self::assertSame([], $against, $scores[$i]->character->id);
-                self::assertGreaterThan($before->posteriorOfClaim() + $before->identification->fit, $this->dossier($goal, array_values($scores))->posteriorOfClaim() + $this->dossier($goal, array_values($scores))->identification->fit, $scores[$i]->character->id);
+                self::assertGreaterThan(
+                    $before->posteriorOfClaim() + $before->identification->fit,
+                    $this->dossier($goal, array_values($scores))->posteriorOfClaim() +
+                        $this->dossier($goal, array_values($scores))->identification->fit,
+                    $scores[$i]->character->id,
+                );
             }
         });
     }
@@ -114,9 +143,17 @@ final class GatePropertiesTest extends TestCase
         $this->everywhere(function (Goal $goal, array $scores): void {
             foreach (Starter::flora()->dangerous() as $danger) {
                 $number = Starter::compiled()->numbers[$danger->id];
-                $left = array_values(array_filter($scores, static fn (Observation $o): bool => [] === array_filter(
-                    $o->values(), static fn (string|float $value): bool => [] !== Starter::compiled()->forbidding($number, $o->character, new Reading([$value])),
-                )));
+                $left = array_values(
+                    array_filter(
+                        $scores,
+                        static fn (Observation $o): bool => [] ===
+                            array_filter(
+                                $o->values(),
+                                static fn (string|float $value): bool => [] !==
+                                    Starter::compiled()->forbidding($number, $o->character, new Reading([$value])),
+                            ),
+                    ),
+                );
                 if ($danger->id !== $goal->claim->taxon->id) {
                     self::assertFalse($this->opens($goal, $left), $danger->id);
                 }
@@ -138,7 +175,11 @@ final class GatePropertiesTest extends TestCase
             $opened += (int) $open;
             $check($goal, $scores, $open);
         }
-        self::assertGreaterThan(self::TRIALS / 5, $opened, 'too few of the examinations open the gate for the property to mean anything');
+        self::assertGreaterThan(
+            self::TRIALS / 5,
+            $opened,
+            'too few of the examinations open the gate for the property to mean anything',
+        );
         self::assertLessThan(self::TRIALS * 0.9, $opened);
     }
 
@@ -151,9 +192,21 @@ final class GatePropertiesTest extends TestCase
         foreach ($goal->required as $feature) {
             $character = Starter::flora()->character($feature->character);
             $range = $feature->range;
-            $scores[] = null === $range
-                ? Observation::ofStates($character, [$feature->states[$this->random->getInt(0, \count($feature->states) - 1)]], 0 === $this->random->getInt(0, 19) ? Certainty::Likely : Certainty::Sure, 4, Whereabouts::Tree)
-                : Observation::ofNumbers($character, array_fill(0, 4, $range->low), Certainty::Sure, Whereabouts::Tree);
+            $scores[] =
+                null === $range
+                    ? Observation::ofStates(
+                        $character,
+                        [$feature->states[$this->random->getInt(0, \count($feature->states) - 1)]],
+                        0 === $this->random->getInt(0, 19) ? Certainty::Likely : Certainty::Sure,
+                        4,
+                        Whereabouts::Tree,
+                    )
+                    : Observation::ofNumbers(
+                        $character,
+                        array_fill(0, 4, $range->low),
+                        Certainty::Sure,
+                        Whereabouts::Tree,
+                    );
         }
         foreach ($this->random->shuffleArray(array_keys($compiled->characters)) as $id) {
             $showing = Showing::of($compiled->characters[$id], $own);
@@ -175,27 +228,45 @@ final class GatePropertiesTest extends TestCase
         $states = array_keys($character->states);
         $value = 0 === $this->random->getInt(0, 24) ? $states[$this->random->getInt(0, \count($states) - 1)] : $value;
 
-        return Observation::ofStates($character, [$value], Certainty::Sure, 2, 0 === $this->random->getInt(0, 9) ? Whereabouts::Ground : Whereabouts::Tree);
+        return Observation::ofStates(
+            $character,
+            [$value],
+            Certainty::Sure,
+            2,
+            0 === $this->random->getInt(0, 9) ? Whereabouts::Ground : Whereabouts::Tree,
+        );
     }
 
     private static function again(Observation $score, Certainty $certainty): Observation
     {
         return [] !== $score->numbers
             ? Observation::ofNumbers($score->character, $score->numbers, $certainty, $score->where)
-            : Observation::ofStates($score->character, [$score->states[0], ...$score->states], $certainty, $score->samples, $score->where);
+            : Observation::ofStates(
+                $score->character,
+                [$score->states[0], ...$score->states],
+                $certainty,
+                $score->samples,
+                $score->where,
+            );
     }
 
     private static function speaksAgainst(int $taxon, Observation $score, string|float $value): bool
     {
         $reading = new Reading([$value], $score->position);
 
-        return [] !== Starter::compiled()->forbidding($taxon, $score->character, $reading) || Starter::compiled()->isUnusual($taxon, $score->character, $reading);
+        return [] !== Starter::compiled()->forbidding($taxon, $score->character, $reading)
+            || Starter::compiled()->isUnusual($taxon, $score->character, $reading);
     }
 
     /** @return list<string> points that are met */
     private function met(Dossier $dossier): array
     {
-        return array_values(array_map(static fn (PointReport $p): string => $p->point, array_filter((new Gate())->decide($dossier)->points, static fn (PointReport $p): bool => $p->isMet())));
+        return array_values(
+            array_map(
+                static fn (PointReport $p): string => $p->point,
+                array_filter((new Gate())->decide($dossier)->points, static fn (PointReport $p): bool => $p->isMet()),
+            ),
+        );
     }
 
     /** @param list<Observation> $scores */
@@ -208,8 +279,17 @@ final class GatePropertiesTest extends TestCase
     private function dossier(Goal $goal, array $scores): Dossier
     {
         $date = new \DateTimeImmutable('2027-'.$goal->day);
-        $identification = (new Identifier())->identify(Starter::compiled(), Examination::of($date, LifeStage::Mature, ExaminerRole::Instructor, $scores));
+        $identification = (new Identifier())->identify(
+            Starter::compiled(),
+            Examination::of($date, LifeStage::Mature, ExaminerRole::Instructor, $scores),
+        );
 
-        return new Dossier($goal->confirmedOn($date), $identification, Phenology::at(Starter::flora(), Starter::flora()->reference), new PlaceTerms(true), $date);
+        return new Dossier(
+            $goal->confirmedOn($date),
+            $identification,
+            Phenology::at(Starter::flora(), Starter::flora()->reference),
+            new PlaceTerms(true),
+            $date,
+        );
     }
 }

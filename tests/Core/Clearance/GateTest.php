@@ -24,7 +24,10 @@ final class GateTest extends TestCase
         for ($turn = 0; $turn < \count($scores); ++$turn) {
             $order = [...\array_slice($scores, $turn), ...\array_slice($scores, 0, $turn)];
             foreach (array_keys($order) as $n) {
-                self::assertFalse((new Gate())->decide(Dossiers::elderFlower(\array_slice($order, 0, $n)))->isCleared(), "Opened after $n.");
+                self::assertFalse(
+                    (new Gate())->decide(Dossiers::elderFlower(\array_slice($order, 0, $n)))->isCleared(),
+                    "Opened after $n.",
+                );
             }
             self::assertSame(Answer::Cleared, (new Gate())->decide(Dossiers::elderFlower($order))->answer);
         }
@@ -34,16 +37,31 @@ final class GateTest extends TestCase
     {
         $points = (new Gate())->decide(Dossiers::elderFlower())->points;
         self::assertSame(
-            ['required-features', 'no-contradiction', 'look-alikes-excluded', 'strength', 'breadth', 'part-and-condition', 'place', 'people', 'freshness'],
+            [
+                'required-features',
+                'no-contradiction',
+                'look-alikes-excluded',
+                'strength',
+                'breadth',
+                'part-and-condition',
+                'place',
+                'people',
+                'freshness',
+            ],
             array_map(static fn ($point): string => $point->point, $points),
         );
-        foreach ([
-            Dossiers::elderFlower([...Starter::observations(Starter::ELDER), Starter::observe('twig.spines', 'paired', 1, Certainty::Unsure)]),
-            Dossiers::elderFlower(conditions: []),
-            Dossiers::elderFlower(date: '2027-06-01', decidedOn: '2027-06-14'),
-            Dossiers::elderFlower(sameSpecimen: false),
-            Dossiers::firShoot(),
-        ] as $dossier) {
+        foreach (
+            [
+                Dossiers::elderFlower([
+                    ...Starter::observations(Starter::ELDER),
+                    Starter::observe('twig.spines', 'paired', 1, Certainty::Unsure),
+                ]),
+                Dossiers::elderFlower(conditions: []),
+                Dossiers::elderFlower(date: '2027-06-01', decidedOn: '2027-06-14'),
+                Dossiers::elderFlower(sameSpecimen: false),
+                Dossiers::firShoot(),
+            ] as $dossier
+        ) {
             $clearance = (new Gate())->decide($dossier);
             self::assertSame(Answer::Withheld, $clearance->answer);
             self::assertNull($clearance->until);
@@ -52,15 +70,26 @@ final class GateTest extends TestCase
 
     public function testHoldsUntilTheFirstThingThatEnds(): void
     {
-        self::assertSame('2027-06-24', (new Gate())->decide(Dossiers::elderFlower())->until?->format('Y-m-d'), 'ten days after the examination');
-        self::assertSame('2027-06-25', (new Gate())->decide(Dossiers::elderFlower(date: '2027-06-20'))->until?->format('Y-m-d'), 'the end of the window');
+        self::assertSame(
+            '2027-06-24',
+            (new Gate())->decide(Dossiers::elderFlower())->until?->format('Y-m-d'),
+            'ten days after the examination',
+        );
+        self::assertSame(
+            '2027-06-25',
+            (new Gate())->decide(Dossiers::elderFlower(date: '2027-06-20'))->until?->format('Y-m-d'),
+            'the end of the window',
+        );
     }
 
     public function testAYewHopedToBeFirIsBarredAndSaysSo(): void
     {
         $clearance = (new Gate())->decide(Dossiers::firShoot(Starter::observations(Starter::YEW)));
         self::assertSame(Answer::Barred, $clearance->answer);
-        self::assertStringContainsString('Yew fits what was seen better than silver fir. It is deadly.', Dossiers::words($clearance->because));
+        self::assertStringContainsString(
+            'Yew fits what was seen better than silver fir. It is deadly.',
+            Dossiers::words($clearance->because),
+        );
     }
 
     public function testAYewIsBarredAfterTheFirstTellingLooks(): void
@@ -74,7 +103,10 @@ final class GateTest extends TestCase
         foreach (Starter::flora()->taxa as $taxon) {
             foreach ($taxon->parts as $part) {
                 if ('' !== $part->harmful) {
-                    self::assertSame(Answer::Barred, (new Gate())->decide(Dossiers::of($taxon->id, $part->id, []))->answer);
+                    self::assertSame(
+                        Answer::Barred,
+                        (new Gate())->decide(Dossiers::of($taxon->id, $part->id, []))->answer,
+                    );
                 }
             }
         }
@@ -107,7 +139,9 @@ final class GateTest extends TestCase
             $conditions[$condition->id] = $condition->wanted;
         }
         $day = '2027-'.$part->timing?->window?->from->plus(6);
-        $clearance = (new Gate())->decide(Dossiers::of($taxon->id, $part->id, $scores, $conditions, date: $day, second: $scores));
+        $clearance = (new Gate())->decide(
+            Dossiers::of($taxon->id, $part->id, $scores, $conditions, date: $day, second: $scores),
+        );
         self::assertSame(Answer::Cleared, $clearance->answer, Dossiers::words($clearance->because));
     }
 
@@ -132,7 +166,10 @@ final class GateTest extends TestCase
                     }
                 }
                 $clearance = (new Gate())->decide(Dossiers::of($taxon->id, $part->id, $scores, second: $scores));
-                $metByScores = array_filter(\array_slice($clearance->points, 0, 3), static fn ($point): bool => $point->isMet());
+                $metByScores = array_filter(
+                    \array_slice($clearance->points, 0, 3),
+                    static fn ($point): bool => $point->isMet(),
+                );
                 self::assertNotCount(3, $metByScores, $danger->id.' scored as '.$taxon->id);
                 self::assertFalse($clearance->isCleared());
             }
@@ -148,12 +185,26 @@ final class GateTest extends TestCase
             if (null !== $feature->range) {
                 $range = $taxon->description->range($character->id);
                 $middle = round(((float) $range?->low + (float) $range?->high) / 2);
-                $scores[] = Observation::ofNumbers($character, array_fill(0, max(1, $feature->samples), $middle), Certainty::Sure, Whereabouts::Tree);
+                $scores[] = Observation::ofNumbers(
+                    $character,
+                    array_fill(0, max(1, $feature->samples), $middle),
+                    Certainty::Sure,
+                    Whereabouts::Tree,
+                );
                 continue;
             }
-            $shares = array_intersect_key($taxon->description->frequencies($character->id) ?? [], array_flip($feature->states));
+            $shares = array_intersect_key(
+                $taxon->description->frequencies($character->id) ?? [],
+                array_flip($feature->states),
+            );
             arsort($shares);
-            $scores[] = Observation::ofStates($character, [(string) array_key_first($shares)], Certainty::Sure, $feature->samples, Whereabouts::Tree);
+            $scores[] = Observation::ofStates(
+                $character,
+                [(string) array_key_first($shares)],
+                Certainty::Sure,
+                $feature->samples,
+                Whereabouts::Tree,
+            );
         }
 
         return $scores;
@@ -164,11 +215,24 @@ final class GateTest extends TestCase
         $character = $observation->character;
         $range = $taxon->description->range($character->id);
         if (null !== $range) {
-            return Observation::ofNumbers($character, array_fill(0, max(1, $observation->samples), $range->low), Certainty::Sure, Whereabouts::Tree);
+            return Observation::ofNumbers(
+                $character,
+                array_fill(0, max(1, $observation->samples), $range->low),
+                Certainty::Sure,
+                Whereabouts::Tree,
+            );
         }
         $shares = $taxon->description->frequencies($character->id) ?? [];
         arsort($shares);
 
-        return [] === $shares ? null : Observation::ofStates($character, [(string) array_key_first($shares)], Certainty::Sure, $observation->samples, Whereabouts::Tree);
+        return [] === $shares
+            ? null
+            : Observation::ofStates(
+                $character,
+                [(string) array_key_first($shares)],
+                Certainty::Sure,
+                $observation->samples,
+                Whereabouts::Tree,
+            );
     }
 }

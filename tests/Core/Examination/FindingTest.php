@@ -42,7 +42,11 @@ final class FindingTest extends TestCase
         yield 'a further look settles it' => [[$a, $b, $aAgain], false, ['opposite']];
         yield 'a tap is no further look' => [[$b, $a, $a], true, []];
         yield 'however many taps' => [[$b, $a, $a, $a], true, []];
-        yield 'an unsure look settles nothing' => [[$a, $b, Starter::further(self::arrangement('opposite', 1, Certainty::Unsure))], true, []];
+        yield 'an unsure look settles nothing' => [
+            [$a, $b, Starter::further(self::arrangement('opposite', 1, Certainty::Unsure))],
+            true,
+            [],
+        ];
         yield 'a tie settles nothing' => [[$a, $b, $aAgain, $bAgain], true, []];
         yield 'one further look does not outvote two' => [[$a, $b, $bAgain, $aAgain], true, []];
         yield 'both at once does not settle which' => [[$a, $b, $both], true, []];
@@ -51,7 +55,11 @@ final class FindingTest extends TestCase
         yield 'what was taken back still disputes' => [[Starter::takenBack($b), $a], true, []];
         yield 'until it is looked at again' => [[Starter::takenBack($b), $a, $aAgain], false, ['opposite']];
         yield 'what was taken back and agrees disputes nothing' => [[Starter::takenBack($a), $a], false, ['opposite']];
-        yield 'after five looks nothing is settled any more' => [[$b, $a, $aAgain, $aAgain, $aAgain, $aAgain], true, []];
+        yield 'after five looks nothing is settled any more' => [
+            [$b, $a, $aAgain, $aAgain, $aAgain, $aAgain],
+            true,
+            [],
+        ];
     }
 
     /**
@@ -71,34 +79,84 @@ final class FindingTest extends TestCase
 
     public function testAFurtherLookIsAnotherActAtAnotherTime(): void
     {
-        $at = static fn (Observation $o, string $time, bool $further): Observation => Observation::ofStates($o->character, ['opposite' === $o->states[0] ? 'opposite' : 'alternate'], $o->certainty, $o->samples, $o->where, null, false, new Look($further, new \DateTimeImmutable('2027-06-14 '.$time)));
-        $looks = static fn (string $last): array => [$at(self::arrangement('alternate'), '10:00:00', false), $at(self::arrangement('opposite'), '10:00:05', false), $at(self::arrangement('opposite'), $last, true)];
+        $at = static fn (Observation $o, string $time, bool $further): Observation => Observation::ofStates(
+            $o->character,
+            ['opposite' === $o->states[0] ? 'opposite' : 'alternate'],
+            $o->certainty,
+            $o->samples,
+            $o->where,
+            null,
+            false,
+            new Look($further, new \DateTimeImmutable('2027-06-14 '.$time)),
+        );
+        $looks = static fn (string $last): array => [
+            $at(self::arrangement('alternate'), '10:00:00', false),
+            $at(self::arrangement('opposite'), '10:00:05', false),
+            $at(self::arrangement('opposite'), $last, true),
+        ];
         self::assertTrue(Finding::of($looks('10:00:15'))->disagrees, 'ten seconds after the other is the same act');
         self::assertFalse(Finding::of($looks('10:00:20'))->disagrees);
     }
 
     public function testHeightsOfOneTreeNeitherDisagreeNorHideThatOneOfThemDoes(): void
     {
-        $bark = static fn (string $state, ?Position $height, Certainty $certainty = Certainty::Sure): Observation => Observation::ofStates(Starter::flora()->character('bark.surface'), [$state], $certainty, 1, Whereabouts::Tree, $height);
+        $bark = static fn (
+            string $state,
+            ?Position $height,
+            Certainty $certainty = Certainty::Sure,
+        ): Observation => Observation::ofStates(
+            Starter::flora()->character('bark.surface'),
+            [$state],
+            $certainty,
+            1,
+            Whereabouts::Tree,
+            $height,
+        );
         self::assertFalse(Finding::of([$bark('corky', Position::Low), $bark('smooth', Position::High)])->disagrees);
-        self::assertTrue(Finding::of([$bark('corky', null), $bark('smooth', Position::Middle)])->disagrees, 'nothing said is the middle');
-        self::assertTrue(Finding::of([$bark('corky', Position::Low), $bark('smooth', Position::Low), $bark('smooth', Position::High, Certainty::Unsure)])->disagrees);
+        self::assertTrue(
+            Finding::of([$bark('corky', null), $bark('smooth', Position::Middle)])->disagrees,
+            'nothing said is the middle',
+        );
+        self::assertTrue(
+            Finding::of([
+                $bark('corky', Position::Low),
+                $bark('smooth', Position::Low),
+                $bark('smooth', Position::High, Certainty::Unsure),
+            ])->disagrees,
+        );
     }
 
     public function testOneOfSeveralIsOneReadingAndSeveralAreSeveral(): void
     {
         $character = Starter::flora()->character('leaf.arrangement');
-        $either = Observation::ofStates($character, ['opposite', 'whorled'], Certainty::Sure, 3, Whereabouts::Tree, either: true);
-        self::assertSame([['opposite', 'whorled']], array_map(static fn (Reading $r): array => $r->oneOf, $either->readings()));
+        $either = Observation::ofStates(
+            $character,
+            ['opposite', 'whorled'],
+            Certainty::Sure,
+            3,
+            Whereabouts::Tree,
+            either: true,
+        );
+        self::assertSame(
+            [['opposite', 'whorled']],
+            array_map(static fn (Reading $r): array => $r->oneOf, $either->readings()),
+        );
         $several = Observation::ofStates($character, ['opposite', 'whorled'], Certainty::Sure, 3, Whereabouts::Tree);
-        self::assertSame([['opposite'], ['whorled']], array_map(static fn (Reading $r): array => $r->oneOf, $several->readings()));
+        self::assertSame(
+            [['opposite'], ['whorled']],
+            array_map(static fn (Reading $r): array => $r->oneOf, $several->readings()),
+        );
     }
 
     public function testAnUnsureGlanceUpDoesNotLendWeightToWhatLiesBelow(): void
     {
         $ground = Starter::observe('fruit.nut', 'tassel', 5, Certainty::Sure, Whereabouts::Ground);
-        self::assertTrue(Finding::of([$ground, Starter::observe('fruit.nut', 'tassel', 1, Certainty::Unsure)])->isLitter());
-        self::assertFalse(Finding::of([$ground, Starter::observe('fruit.nut', 'tassel', 1, Certainty::Likely)])->isLitter());
+        self::assertTrue(
+            Finding::of([$ground, Starter::observe('fruit.nut', 'tassel', 1, Certainty::Unsure)])->isLitter(),
+        );
+        self::assertFalse(
+            Finding::of([$ground, Starter::observe('fruit.nut', 'tassel', 1, Certainty::Likely)])->isLitter(),
+        );
     }
 
     public function testOneCharacterIsNotScoredWithoutEnd(): void
@@ -127,19 +185,27 @@ final class FindingTest extends TestCase
 
     public function testNumbersDisagreeOnlyWhenFarApart(): void
     {
-        self::assertFalse(Finding::of([Starter::observe('leaf.leaflet-count', [5]), Starter::observe('leaf.leaflet-count', [7, 7])])->disagrees);
-        self::assertTrue(Finding::of([Starter::observe('leaf.leaflet-count', [15]), Starter::observe('leaf.leaflet-count', [5, 7])])->disagrees);
+        self::assertFalse(
+            Finding::of([Starter::observe('leaf.leaflet-count', [5]), Starter::observe('leaf.leaflet-count', [7, 7])])
+                ->disagrees,
+        );
+        self::assertTrue(
+            Finding::of([Starter::observe('leaf.leaflet-count', [15]), Starter::observe('leaf.leaflet-count', [5, 7])])
+                ->disagrees,
+        );
     }
 
     public function testAnObservationRefusesWhatDoesNotSuitItsCharacter(): void
     {
-        foreach ([
-            static fn () => Starter::observe('leaf.leaflet-count', 'opposite'),
-            static fn () => Starter::observe('leaf.leaflet-count', [5.5]),
-            static fn () => Starter::observe('leaf.kind', [3]),
-            static fn () => Starter::observe('leaf.kind', 'pinnate', 0),
-            static fn () => Starter::observe('leaf.length', [-1]),
-        ] as $wrong) {
+        foreach (
+            [
+                static fn () => Starter::observe('leaf.leaflet-count', 'opposite'),
+                static fn () => Starter::observe('leaf.leaflet-count', [5.5]),
+                static fn () => Starter::observe('leaf.kind', [3]),
+                static fn () => Starter::observe('leaf.kind', 'pinnate', 0),
+                static fn () => Starter::observe('leaf.length', [-1]),
+            ] as $wrong
+        ) {
             try {
                 $wrong();
                 self::fail('It was taken.');
@@ -159,8 +225,11 @@ final class FindingTest extends TestCase
         return $states;
     }
 
-    private static function arrangement(string $state, int $samples = 1, Certainty $certainty = Certainty::Sure): Observation
-    {
+    private static function arrangement(
+        string $state,
+        int $samples = 1,
+        Certainty $certainty = Certainty::Sure,
+    ): Observation {
         return Starter::observe('leaf.arrangement', $state, $samples, $certainty);
     }
 }

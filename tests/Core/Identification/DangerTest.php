@@ -16,16 +16,33 @@ use PHPUnit\Framework\TestCase;
 /** When a yew is excluded, and when not yet. */
 final class DangerTest extends TestCase
 {
-    /** @return iterable<string, array{array<string, array{0: string, 1: int, 2?: Certainty, 3?: Whereabouts}>, bool}> */
+    /**
+     * @return iterable<string, array{array<string, array{0: string, 1: int, 2?: Certainty, 3?: Whereabouts}>, bool}>
+     */
     public static function looks(): iterable
     {
         yield 'nothing seen' => [[], false];
-        yield 'one organ, however often' => [['leaf.kind' => ['pinnate', 3], 'leaf.stipules' => ['leafy', 3], 'leaf.margin' => ['smooth', 3]], false];
+        yield 'one organ, however often' => [
+            ['leaf.kind' => ['pinnate', 3], 'leaf.stipules' => ['leafy', 3], 'leaf.margin' => ['smooth', 3]],
+            false,
+        ];
         yield 'two telling organs' => [['leaf.kind' => ['pinnate', 3], 'leaf.arrangement' => ['opposite', 3]], true];
-        yield 'what its description does not list excludes nothing' => [['leaf.kind' => ['pinnate', 3], 'bark.surface' => ['corky', 1], 'outline.stems' => ['herb', 1]], false];
-        yield 'bands on needles it does not have, and a leaf it has not: one organ' => [['leaf.bands' => ['two-white', 3], 'leaf.kind' => ['pinnate', 3]], false];
-        yield 'not sure' => [['leaf.kind' => ['pinnate', 3], 'leaf.arrangement' => ['opposite', 3, Certainty::Likely]], false];
-        yield 'on the ground' => [['leaf.kind' => ['pinnate', 3], 'fruit.kind' => ['nut', 3, Certainty::Sure, Whereabouts::Ground]], false];
+        yield 'what its description does not list excludes nothing' => [
+            ['leaf.kind' => ['pinnate', 3], 'bark.surface' => ['corky', 1], 'outline.stems' => ['herb', 1]],
+            false,
+        ];
+        yield 'bands on needles it does not have, and a leaf it has not: one organ' => [
+            ['leaf.bands' => ['two-white', 3], 'leaf.kind' => ['pinnate', 3]],
+            false,
+        ];
+        yield 'not sure' => [
+            ['leaf.kind' => ['pinnate', 3], 'leaf.arrangement' => ['opposite', 3, Certainty::Likely]],
+            false,
+        ];
+        yield 'on the ground' => [
+            ['leaf.kind' => ['pinnate', 3], 'fruit.kind' => ['nut', 3, Certainty::Sure, Whereabouts::Ground]],
+            false,
+        ];
         yield 'what the flora is silent on' => [['leaf.kind' => ['pinnate', 3], 'scent.flower' => ['sweet', 3]], false];
     }
 
@@ -39,7 +56,10 @@ final class DangerTest extends TestCase
     public function testOneCharacterIsEnoughWhereTheFloraCallsItDecisiveForThePair(): void
     {
         self::assertTrue(self::yew(['leaf.kind' => ['pinnate', 3]], ['leaf.kind'])->isExcluded());
-        self::assertTrue(self::yew(['leaf.margin' => ['smooth', 3]], ['leaf.margin'])->isExcluded(), 'an edge of a blade contradicts that it bears needles');
+        self::assertTrue(
+            self::yew(['leaf.margin' => ['smooth', 3]], ['leaf.margin'])->isExcluded(),
+            'an edge of a blade contradicts that it bears needles',
+        );
         self::assertFalse(self::yew(['leaf.margin' => ['smooth', 3]], ['twig.pith'])->isExcluded());
     }
 
@@ -48,7 +68,11 @@ final class DangerTest extends TestCase
         self::assertFalse(Danger::suffice([Organ::Bark, Organ::Outline, Organ::Site]));
         self::assertFalse(Danger::suffice([Organ::Leaf]));
         self::assertTrue(Danger::suffice([Organ::Bark, Organ::Leaf]));
-        self::assertSame(0.5, self::yew(['bark.blisters' => ['blisters', 1]])->stepBy(Organ::Outline), 'two that mislead are no two');
+        self::assertSame(
+            0.5,
+            self::yew(['bark.blisters' => ['blisters', 1]])->stepBy(Organ::Outline),
+            'two that mislead are no two',
+        );
         self::assertSame(1.0, self::yew(['bark.blisters' => ['blisters', 1]])->stepBy(Organ::Twig));
     }
 
@@ -61,7 +85,11 @@ final class DangerTest extends TestCase
         $margin = Starter::flora()->character('leaf.margin');
         self::assertSame(0.5, self::yew([])->stepOf($margin));
         self::assertSame(1.0, self::yew([], ['leaf.margin'])->stepOf($margin), 'it decides by itself');
-        self::assertSame(0.0, self::yew(['leaf.margin' => ['smooth', 3]], ['leaf.margin'])->stepOf($margin), 'nothing is left to decide');
+        self::assertSame(
+            0.0,
+            self::yew(['leaf.margin' => ['smooth', 3]], ['leaf.margin'])->stepOf($margin),
+            'nothing is left to decide',
+        );
     }
 
     /**
@@ -70,6 +98,12 @@ final class DangerTest extends TestCase
      */
     private static function yew(array $scores, array $decisive = []): Danger
     {
-        return Danger::weigh(Starter::compiled(), Danger::seen(Starter::examination(Starter::observations($scores))), Starter::flora()->taxon('taxus-baccata'), Severity::Deadly, $decisive);
+        return Danger::weigh(
+            Starter::compiled(),
+            Danger::seen(Starter::examination(Starter::observations($scores))),
+            Starter::flora()->taxon('taxus-baccata'),
+            Severity::Deadly,
+            $decisive,
+        );
     }
 }

@@ -23,8 +23,14 @@ final class HybridTest extends TestCase
 {
     /** Half elder, half red elder: white pith as the one, egg-shaped heads as the other, and so on. */
     private const BETWEEN = [
-        'leaf.arrangement' => ['opposite', 4], 'leaf.kind' => ['pinnate', 3], 'twig.woodiness' => ['woody', 2], 'twig.pith' => ['white-wide', 2],
-        'flower.head' => ['dome', 3], 'fruit.colour' => ['red', 3], 'flower.anthers' => ['yellow', 3], 'bark.surface' => ['corky', 1],
+        'leaf.arrangement' => ['opposite', 4],
+        'leaf.kind' => ['pinnate', 3],
+        'twig.woodiness' => ['woody', 2],
+        'twig.pith' => ['white-wide', 2],
+        'flower.head' => ['dome', 3],
+        'fruit.colour' => ['red', 3],
+        'flower.anthers' => ['yellow', 3],
+        'bark.surface' => ['corky', 1],
     ];
 
     public function testATreeBetweenTwoParentsIsToldAsThatAndStrongForNeither(): void
@@ -34,13 +40,26 @@ final class HybridTest extends TestCase
         self::assertSame('sambucus-mixta', $identification->leader()->taxon);
         self::assertSame(Conclusion::Between, $identification->conclusion());
         $claim = new Claim($flora->taxon('sambucus-nigra'), $flora->taxon('sambucus-nigra')->part('flower'), []);
-        $dossier = new Dossier($claim, $identification, Phenology::at($flora, $flora->reference), new PlaceTerms(true), new \DateTimeImmutable('2027-06-14'));
+        $dossier = new Dossier(
+            $claim,
+            $identification,
+            Phenology::at($flora, $flora->reference),
+            new PlaceTerms(true),
+            new \DateTimeImmutable('2027-06-14'),
+        );
         self::assertFalse((new Strength())->judge($dossier)->isMet());
     }
 
     public function testAPureParentIsStillNamed(): void
     {
-        $identification = self::identify(self::floraWithHybrid(), Starter::ELDER + ['fruit.colour' => ['black', 3], 'bark.surface' => ['corky', 1], 'flower.time' => ['after', 2]]);
+        $identification = self::identify(
+            self::floraWithHybrid(),
+            Starter::ELDER + [
+                'fruit.colour' => ['black', 3],
+                'bark.surface' => ['corky', 1],
+                'flower.time' => ['after', 2],
+            ],
+        );
         self::assertSame('sambucus-nigra', $identification->leader()->taxon);
     }
 
@@ -56,17 +75,30 @@ final class HybridTest extends TestCase
     {
         $this->expectException(DocumentError::class);
         $this->expectExceptionMessage('hybrids[0].parents');
-        Starter::changed(['hybrids' => [['id' => 'x', 'name' => 'x', 'parents' => ['sambucus-nigra', 'sambucus-nobody']]]]);
+        Starter::changed([
+            'hybrids' => [['id' => 'x', 'name' => 'x', 'parents' => ['sambucus-nigra', 'sambucus-nobody']]],
+        ]);
     }
 
     private static function floraWithHybrid(): Flora
     {
-        return Starter::changed(['hybrids' => [['id' => 'sambucus-mixta', 'name' => 'Sambucus × mixta', 'parents' => ['sambucus-nigra', 'sambucus-racemosa']]]]);
+        return Starter::changed([
+            'hybrids' => [
+                [
+                    'id' => 'sambucus-mixta',
+                    'name' => 'Sambucus × mixta',
+                    'parents' => ['sambucus-nigra', 'sambucus-racemosa'],
+                ],
+            ],
+        ]);
     }
 
     /** @param array<string, array{0: string|list<int>, 1?: int}> $scores */
     private static function identify(Flora $flora, array $scores): Identification
     {
-        return (new Identifier())->identify(CompiledFlora::of($flora, LifeStage::Mature), Starter::examination(Starter::observations($scores)));
+        return (new Identifier())->identify(
+            CompiledFlora::of($flora, LifeStage::Mature),
+            Starter::examination(Starter::observations($scores)),
+        );
     }
 }

@@ -23,7 +23,9 @@ final class PositionTest extends TestCase
         $finding = Finding::of([self::bark('corky', Position::Low), self::bark('smooth', Position::High)]);
         self::assertFalse($finding->disagrees);
         self::assertCount(2, $finding->decidingReadings());
-        self::assertTrue(Finding::of([self::bark('corky', Position::Low), self::bark('smooth', Position::Low)])->disagrees);
+        self::assertTrue(
+            Finding::of([self::bark('corky', Position::Low), self::bark('smooth', Position::Low)])->disagrees,
+        );
     }
 
     public function testWhatIsReadUpInTheCrownIsHeldAgainstTheCrown(): void
@@ -32,16 +34,37 @@ final class PositionTest extends TestCase
         $compiled = CompiledFlora::of($flora, LifeStage::Mature);
         $number = $compiled->numbers['robinia-pseudoacacia'];
         $character = $flora->character('bark.surface');
-        self::assertTrue($compiled->isUnusual($number, $character, Finding::of([self::bark('smooth', Position::Low)])->readings()[0]));
-        self::assertFalse($compiled->isUnusual($number, $character, Finding::of([self::bark('smooth', Position::High)])->readings()[0]));
-        $with = static fn (Position $p): float => (new Identifier())->identify($compiled, Starter::examination([self::bark('smooth', $p)]))->posteriorOf('robinia-pseudoacacia');
+        self::assertTrue(
+            $compiled->isUnusual(
+                $number,
+                $character,
+                Finding::of([self::bark('smooth', Position::Low)])->readings()[0],
+            ),
+        );
+        self::assertFalse(
+            $compiled->isUnusual(
+                $number,
+                $character,
+                Finding::of([self::bark('smooth', Position::High)])->readings()[0],
+            ),
+        );
+        $with = static fn (Position $p): float => (new Identifier())
+            ->identify($compiled, Starter::examination([self::bark('smooth', $p)]))
+            ->posteriorOf('robinia-pseudoacacia');
         self::assertGreaterThan(10 * $with(Position::Low), $with(Position::High));
     }
 
     public function testAHeightWhereItMakesNoDifferenceIsRefused(): void
     {
         try {
-            Observation::ofStates(Starter::flora()->character('leaf.arrangement'), ['opposite'], Certainty::Sure, 1, Whereabouts::Tree, Position::High);
+            Observation::ofStates(
+                Starter::flora()->character('leaf.arrangement'),
+                ['opposite'],
+                Certainty::Sure,
+                1,
+                Whereabouts::Tree,
+                Position::High,
+            );
             self::fail('was taken');
         } catch (\InvalidArgumentException $e) {
             self::assertStringContainsString('leaf.arrangement', $e->getMessage());
@@ -53,6 +76,13 @@ final class PositionTest extends TestCase
 
     private static function bark(string $state, Position $position): Observation
     {
-        return Observation::ofStates(Starter::flora()->character('bark.surface'), [$state], Certainty::Sure, 1, Whereabouts::Tree, $position);
+        return Observation::ofStates(
+            Starter::flora()->character('bark.surface'),
+            [$state],
+            Certainty::Sure,
+            1,
+            Whereabouts::Tree,
+            $position,
+        );
     }
 }

@@ -18,7 +18,9 @@ use Hylognosis\Identification\Identifier;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** What light, vigour or planting change: a strong shoot of yew may be brown, and long. It hints; nothing rests on it. */
+/**
+ * What light, vigour or planting change: a strong shoot of yew may be brown, and long. It hints; nothing rests on it.
+ */
 final class VaryingCharacterTest extends TestCase
 {
     /** @return iterable<string, array{string, string|float}> a character, and what the flora never says of yew */
@@ -37,7 +39,11 @@ final class VaryingCharacterTest extends TestCase
         self::assertFalse($compiled->isUnusual($yew, $compiled->flora->character($character), $reading));
         self::assertSame([], $compiled->forbidding($yew, $compiled->flora->character($character), $reading));
         $steady = self::compiled('');
-        self::assertSame(\is_string($seen), $steady->isUnusual($yew, $steady->flora->character($character), $reading), 'a size never counts as unusual, another state does');
+        self::assertSame(
+            \is_string($seen),
+            $steady->isUnusual($yew, $steady->flora->character($character), $reading),
+            'a size never counts as unusual, another state does',
+        );
     }
 
     public function testWhatTellsOfSizeOrPlaceCannotBeStatedNever(): void
@@ -47,7 +53,19 @@ final class VaryingCharacterTest extends TestCase
         }
         $this->expectException(DocumentError::class);
         $this->expectExceptionMessage('"site.place" tells of size, place or what a storm or a planter can change');
-        Starter::changed(['taxa/taxus-baccata/never' => [['id' => 'place', 'character' => 'site.place', 'states' => ['open'], 'reason' => 'It likes shade.', 'sure' => 'sure', 'sources' => [['source' => 'exkursionsflora']], 'reviews' => []]]]);
+        Starter::changed([
+            'taxa/taxus-baccata/never' => [
+                [
+                    'id' => 'place',
+                    'character' => 'site.place',
+                    'states' => ['open'],
+                    'reason' => 'It likes shade.',
+                    'sure' => 'sure',
+                    'sources' => [['source' => 'exkursionsflora']],
+                    'reviews' => [],
+                ],
+            ],
+        ]);
     }
 
     #[DataProvider('odd')]
@@ -57,7 +75,10 @@ final class VaryingCharacterTest extends TestCase
         $needles = self::examination($compiled, [['leaf.kind', 'needle']]);
         $odd = self::examination($compiled, [['leaf.kind', 'needle'], [$character, $seen]]);
         $identifier = new Identifier();
-        self::assertLessThan($identifier->identify($compiled, $needles)->posteriorOf('taxus-baccata'), $identifier->identify($compiled, $odd)->posteriorOf('taxus-baccata'));
+        self::assertLessThan(
+            $identifier->identify($compiled, $needles)->posteriorOf('taxus-baccata'),
+            $identifier->identify($compiled, $odd)->posteriorOf('taxus-baccata'),
+        );
     }
 
     private static function compiled(string $varying): CompiledFlora
@@ -83,6 +104,11 @@ final class VaryingCharacterTest extends TestCase
                 : Observation::ofNumbers($character, [$value, $value], Certainty::Sure, Whereabouts::Tree);
         }
 
-        return Examination::of(new \DateTimeImmutable('2027-06-14'), LifeStage::Mature, ExaminerRole::Instructor, $observations);
+        return Examination::of(
+            new \DateTimeImmutable('2027-06-14'),
+            LifeStage::Mature,
+            ExaminerRole::Instructor,
+            $observations,
+        );
     }
 }

@@ -13,10 +13,17 @@ final class AmountTest extends TestCase
 {
     public function testConvertsExactlyBetweenTheSystems(): void
     {
-        self::assertEqualsWithDelta(1.0, Amount::of(453.59237, AmountUnit::Grams)->in(AmountUnit::Pounds)->value, 1e-12);
+        self::assertEqualsWithDelta(
+            1.0,
+            Amount::of(453.59237, AmountUnit::Grams)->in(AmountUnit::Pounds)->value,
+            1e-12,
+        );
         self::assertEqualsWithDelta(16.0, Amount::of(1, AmountUnit::Pounds)->in(AmountUnit::Ounces)->value, 1e-12);
         self::assertSame(AmountUnit::Heads, AmountUnit::Heads->counterpart(true));
-        self::assertSame('1.54 lb', Amount::of(0.7, AmountUnit::Kilograms)->in(AmountUnit::Kilograms->counterpart(true))->words());
+        self::assertSame(
+            '1.54 lb',
+            Amount::of(0.7, AmountUnit::Kilograms)->in(AmountUnit::Kilograms->counterpart(true))->words(),
+        );
     }
 
     public function testRefusesNothingAndTooMuch(): void

@@ -23,7 +23,10 @@ final class SampleSummaryTest extends TestCase
 
     public function testRepeatedCountsOfOneTreeAreSummedUpTogether(): void
     {
-        $finding = Finding::of([Starter::observe('leaf.leaflet-count', [5, 7]), Starter::observe('leaf.leaflet-count', [7])]);
+        $finding = Finding::of([
+            Starter::observe('leaf.leaflet-count', [5, 7]),
+            Starter::observe('leaf.leaflet-count', [7]),
+        ]);
         self::assertSame(3, $finding->summary()?->count);
         self::assertNull(Finding::of([Starter::observe('leaf.kind', 'pinnate')])->summary());
     }

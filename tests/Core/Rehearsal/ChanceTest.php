@@ -14,7 +14,9 @@ final class ChanceTest extends TestCase
     public function testFairDrawsComeAsOftenAsTheirShares(): void
     {
         $chance = Chance::fair(self::randomizer());
-        $drawn = array_count_values(array_map(static fn (): int => $chance->pick([0.2, 0.0, 0.8], [true, true, false]), range(1, 20_000)));
+        $drawn = array_count_values(
+            array_map(static fn (): int => $chance->pick([0.2, 0.0, 0.8], [true, true, false]), range(1, 20_000)),
+        );
         self::assertEqualsWithDelta(0.2, ($drawn[0] ?? 0) / 20_000, 0.01);
         self::assertArrayNotHasKey(1, $drawn);
         self::assertSame(1.0, $chance->weight());

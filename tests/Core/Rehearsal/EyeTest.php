@@ -28,7 +28,10 @@ final class EyeTest extends TestCase
         $eye = Eye::of($kind, Starter::compiled());
         $rates = array_map(static fn ($c): float => $eye->rate($c), Starter::flora()->characters);
         self::assertEqualsWithDelta($kind->rate(), array_sum($rates) / \count($rates), 0.1 * $kind->rate());
-        self::assertGreaterThan($eye->rate(Starter::flora()->character('leaf.arrangement')), $eye->rate(Starter::flora()->character('bark.colour')));
+        self::assertGreaterThan(
+            $eye->rate(Starter::flora()->character('leaf.arrangement')),
+            $eye->rate(Starter::flora()->character('bark.colour')),
+        );
     }
 
     #[DataProvider('kinds')]
@@ -45,7 +48,12 @@ final class EyeTest extends TestCase
                 self::assertEqualsWithDelta(1.0, array_sum($showing->shares), 1e-9, "$id $taxon");
                 $reads = $eye->reads($character, $showing, 0);
                 // a number that no other taxon shows otherwise cannot be misread
-                self::assertEqualsWithDelta(1.0, array_sum(array_map(static fn (ReadValues $r): float => $r->probability, $reads)), $character->character->isNumeric() ? $eye->rate($character->character) + 1e-9 : 1e-9, "$id $taxon");
+                self::assertEqualsWithDelta(
+                    1.0,
+                    array_sum(array_map(static fn (ReadValues $r): float => $r->probability, $reads)),
+                    $character->character->isNumeric() ? $eye->rate($character->character) + 1e-9 : 1e-9,
+                    "$id $taxon",
+                );
             }
         }
     }
@@ -53,7 +61,8 @@ final class EyeTest extends TestCase
     public function testMisreadsMostlyAsTheFloraNamesIt(): void
     {
         $character = Starter::compiled()->characters['twig.pith'];
-        $white = Showing::of($character, Starter::compiled()->numbers['sambucus-nigra']) ?? self::fail('elder has pith');
+        $white =
+            Showing::of($character, Starter::compiled()->numbers['sambucus-nigra']) ?? self::fail('elder has pith');
         $wrong = [];
         foreach (Eye::of(ExaminerKind::Careful, Starter::compiled())->reads($character, $white, 0) as $read) {
             $wrong[(string) $read->values[0]] = $read->probability;

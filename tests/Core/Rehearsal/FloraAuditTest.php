@@ -32,9 +32,19 @@ final class FloraAuditTest extends TestCase
     public function testFindsADangerNothingPartsFromTheWantedTree(): void
     {
         $taxa = Starter::taxonDocuments();
-        $flora = Starter::changed(['taxa/abies-mala' => ['id' => 'abies-mala', 'hazards' => $taxa['taxus-baccata']['hazards'], 'never' => [], 'parts' => []] + $taxa['abies-alba'], 'dangerous/abies-mala' => 'deadly']);
-        $remarks = array_map(static fn (Remark $r): string => $r->where.' '.$r->what, (new FloraAudit($flora))->remarks());
-        self::assertMatchesRegularExpression('/abies-alba, young-shoot stays shut: .*abies-mala/', implode("\n", $remarks));
+        $flora = Starter::changed([
+            'taxa/abies-mala' => ['id' => 'abies-mala', 'hazards' => $taxa['taxus-baccata']['hazards'], 'never' => [], 'parts' => []] +
+                $taxa['abies-alba'],
+            'dangerous/abies-mala' => 'deadly',
+        ]);
+        $remarks = array_map(
+            static fn (Remark $r): string => $r->where.' '.$r->what,
+            (new FloraAudit($flora))->remarks(),
+        );
+        self::assertMatchesRegularExpression(
+            '/abies-alba, young-shoot stays shut: .*abies-mala/',
+            implode("\n", $remarks),
+        );
     }
 
     public function testOneOrganDoesNotPartADangerFromTheWantedTree(): void
@@ -42,7 +52,15 @@ final class FloraAuditTest extends TestCase
         $parts = static function (string ...$characters): bool {
             $lines = Starter::taxonDocuments()['taxus-baccata']['never'] ?? [];
             \assert(\is_array($lines));
-            $flora = Starter::changed(['taxa/taxus-baccata/never' => array_values(array_filter($lines, static fn (mixed $line): bool => \is_array($line) && \in_array($line['character'], $characters, true)))]);
+            $flora = Starter::changed([
+                'taxa/taxus-baccata/never' => array_values(
+                    array_filter(
+                        $lines,
+                        static fn (mixed $line): bool => \is_array($line)
+                            && \in_array($line['character'], $characters, true),
+                    ),
+                ),
+            ]);
             foreach ((new FloraAudit($flora))->pairs() as $pair) {
                 if (['sambucus-nigra', 'flower', 'taxus-baccata'] === [$pair->taxon, $pair->part, $pair->danger]) {
                     return $pair->excludes;
@@ -57,28 +75,55 @@ final class FloraAuditTest extends TestCase
 
     public function testSaysHowManyRightTreesAListRefusesAndByWhichFeature(): void
     {
-        $flora = Starter::changed(['taxa/cornus-mas/description/twig.pith' => ['narrow' => 'usually', 'white-wide' => 'sometimes']]);
-        [$ceiling, $refused] = (new FloraAudit($flora))->ceiling($flora->taxon('cornus-mas'), $flora->taxon('cornus-mas')->part('fruit'));
+        $flora = Starter::changed([
+            'taxa/cornus-mas/description/twig.pith' => ['narrow' => 'usually', 'white-wide' => 'sometimes'],
+        ]);
+        [$ceiling, $refused] = (new FloraAudit($flora))->ceiling(
+            $flora->taxon('cornus-mas'),
+            $flora->taxon('cornus-mas')->part('fruit'),
+        );
         self::assertEqualsWithDelta(0.9 / 1.2, $ceiling, 1e-9);
         self::assertSame('twig.pith (25 %)', $refused[0]);
-        $remarks = array_map(static fn (Remark $r): string => $r->where.' '.$r->what, (new FloraAudit($flora))->remarks());
-        self::assertStringContainsString('at most 75 % of its own trees can meet the list; most are refused by twig.pith (25 %)', implode(' ', $remarks));
+        $remarks = array_map(
+            static fn (Remark $r): string => $r->where.' '.$r->what,
+            (new FloraAudit($flora))->remarks(),
+        );
+        self::assertStringContainsString(
+            'at most 75 % of its own trees can meet the list; most are refused by twig.pith (25 %)',
+            implode(' ', $remarks),
+        );
     }
 
     public function testAListTheOldTreesCannotMeetCountsByTheirShare(): void
     {
         $flora = Starter::changed(['taxa/cornus-mas/stages' => ['old' => ['leaf.margin' => 'fine-teeth']]]);
-        self::assertEqualsWithDelta(0.85, (new FloraAudit($flora))->ceiling($flora->taxon('cornus-mas'), $flora->taxon('cornus-mas')->part('fruit'))[0], 1e-9);
+        self::assertEqualsWithDelta(
+            0.85,
+            (new FloraAudit($flora))->ceiling(
+                $flora->taxon('cornus-mas'),
+                $flora->taxon('cornus-mas')->part('fruit'),
+            )[0],
+            1e-9,
+        );
     }
 
     public function testAPartMayBeExaminedInOneSeasonAndTakenInAnotherIfTheExaminationHoldsSoLong(): void
     {
-        $winter = ['taxa/cornus-mas/parts/fruit/window' => ['12-01', '01-31'], 'taxa/cornus-mas/parts/fruit/identified' => ['08-15', '10-05']];
+        $winter = [
+            'taxa/cornus-mas/parts/fruit/window' => ['12-01', '01-31'],
+            'taxa/cornus-mas/parts/fruit/identified' => ['08-15', '10-05'],
+        ];
         $fruit = 'taxa/cornus-mas/parts/fruit/freshness_days';
-        self::assertStringContainsString('no examination holds until it may be taken: 57 days, and one holds 14.', implode(' ', self::faults(Starter::changed($winter))));
+        self::assertStringContainsString(
+            'no examination holds until it may be taken: 57 days, and one holds 14.',
+            implode(' ', self::faults(Starter::changed($winter))),
+        );
         $flora = Starter::changed($winter + [$fruit => 60]);
         self::assertSame([], self::faults($flora));
-        self::assertSame([8, 9, 10], (new FloraAudit($flora))->months($flora->taxon('cornus-mas'), $flora->taxon('cornus-mas')->part('fruit')));
+        self::assertSame(
+            [8, 9, 10],
+            (new FloraAudit($flora))->months($flora->taxon('cornus-mas'), $flora->taxon('cornus-mas')->part('fruit')),
+        );
     }
 
     public function testPutsTheWeakestPairFirst(): void
@@ -92,6 +137,11 @@ final class FloraAuditTest extends TestCase
     /** @return list<string> */
     private static function faults(Flora $flora): array
     {
-        return array_values(array_map(static fn (Remark $r): string => $r->where.': '.$r->what, array_filter((new FloraAudit($flora))->remarks(), static fn (Remark $r): bool => $r->fault)));
+        return array_values(
+            array_map(
+                static fn (Remark $r): string => $r->where.': '.$r->what,
+                array_filter((new FloraAudit($flora))->remarks(), static fn (Remark $r): bool => $r->fault),
+            ),
+        );
     }
 }

@@ -19,7 +19,12 @@ final class PairBoundTest extends TestCase
     {
         $bent = (0.7 * 0.1 + 0.3) * (0.7 * 0.02 + 0.3) * (0.7 * 0.05 + 0.3);
         self::assertEqualsWithDelta(0.999 * 1e-4 + 0.001 * $bent, self::pair()->wanting(1e-3), 1e-15);
-        self::assertEqualsWithDelta(0.999 * 1e-8 + 0.001 * $bent ** 2, self::pair()->wanting(1e-3, true), 1e-15, 'two who were told the same hope share it');
+        self::assertEqualsWithDelta(
+            0.999 * 1e-8 + 0.001 * $bent ** 2,
+            self::pair()->wanting(1e-3, true),
+            1e-15,
+            'two who were told the same hope share it',
+        );
         self::assertEqualsWithDelta(1e-4, self::pair()->wanting(0.0), 1e-15);
         self::assertEqualsWithDelta($bent, self::pair()->wanting(1.0), 1e-15);
     }
@@ -35,7 +40,12 @@ final class PairBoundTest extends TestCase
 
     public function testAFalseLineShowsWhatIsAskedFor(): void
     {
-        self::assertEqualsWithDelta((0.95 * 0.1 + 0.05) * 0.02 * (0.95 * 0.05 + 0.05), self::pair()->withFalseLines(0.05), 1e-15, 'only what is stated can be false');
+        self::assertEqualsWithDelta(
+            (0.95 * 0.1 + 0.05) * 0.02 * (0.95 * 0.05 + 0.05),
+            self::pair()->withFalseLines(0.05),
+            1e-15,
+            'only what is stated can be false',
+        );
         self::assertEqualsWithDelta(self::pair()->independent(), self::pair()->withFalseLines(0.0), 1e-15);
     }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Tests\Core\Flora;
+namespace App\Tests\Library;
 
 use App\Library\FloraFiles;
 use Hylognosis\Document\DocumentError;
@@ -13,13 +13,21 @@ use PHPUnit\Framework\TestCase;
 /** The published schema and the readers each hold a list of what may stand in a flora: the two are one. */
 final class SchemaTest extends TestCase
 {
-    private const SCHEMA = __DIR__.'/../../../flora/schema/flora.schema.json';
+    private const SCHEMA = __DIR__.'/../../flora/schema/flora.schema.json';
     /** Maps whose names are words of a vocabulary; the reader names those in words of its own. */
-    private const VOCABULARIES = ['/$defs/taxon/properties/calendar', '/$defs/taxon/properties/stages', '/$defs/taxon/properties/positions', '/$defs/taxon/properties/figures'];
+    private const VOCABULARIES = [
+        '/$defs/taxon/properties/calendar',
+        '/$defs/taxon/properties/stages',
+        '/$defs/taxon/properties/positions',
+        '/$defs/taxon/properties/figures',
+    ];
 
     /** @var array<mixed> */
     private array $schema;
-    /** @var array<string, array{list<string|int>, list<string>}> place in the schema → a place like it in the document, and the names it allows */
+    /**
+     * @var array<string, array{list<string|int>, list<string>}> place in the schema → a place like it in the document,
+     *     and the names it allows
+     */
     private array $places = [];
 
     public function testTheReadersKnowWhatTheSchemaKnows(): void
@@ -27,10 +35,14 @@ final class SchemaTest extends TestCase
         $schema = json_decode((string) file_get_contents(self::SCHEMA), true, flags: \JSON_THROW_ON_ERROR);
         self::assertIsArray($schema);
         $this->schema = $schema;
-        $content = self::withOneOfEach((new FloraFiles())->load(__DIR__.'/../../Support/starter-flora')[1]->content);
+        $content = self::withOneOfEach((new FloraFiles())->load(\dirname(__DIR__).'/Support/starter-flora')[1]->content);
         (new FloraReader())->read(new FloraDocument($content)); // as it is, nothing is wrong with it
         $this->visit('', $schema, $content, []);
-        self::assertSame([], array_diff($this->closed('', $schema), array_keys($this->places), self::VOCABULARIES), 'the document of the test has nothing there');
+        self::assertSame(
+            [],
+            array_diff($this->closed('', $schema), array_keys($this->places), self::VOCABULARIES),
+            'the document of the test has nothing there',
+        );
         foreach ($this->places as $place => [$path, $allowed]) {
             if (\in_array($place, self::VOCABULARIES, true)) {
                 continue;
@@ -40,7 +52,11 @@ final class SchemaTest extends TestCase
                 self::fail('The reader takes anything at '.$place);
             } catch (DocumentError $error) {
                 self::assertStringEndsWith('what-nobody-knows', $error->path, $place);
-                self::assertSame(1, preg_match('/^is not known here; known: (.*)\.$/', $error->reason, $known), $place.' '.$error->reason);
+                self::assertSame(
+                    1,
+                    preg_match('/^is not known here; known: (.*)\.$/', $error->reason, $known),
+                    $place.' '.$error->reason,
+                );
                 self::assertEqualsCanonicalizing($allowed, explode(', ', $known[1]), $place);
             }
         }
@@ -76,16 +92,46 @@ final class SchemaTest extends TestCase
      */
     private static function withOneOfEach(array $content): array
     {
-        $content['groups'] = [['id' => 'elders', 'name' => 'Elders', 'members' => ['sambucus-nigra', 'sambucus-racemosa']]];
-        $content['hybrids'] = [['id' => 'sambucus-strumpfii', 'name' => 'Sambucus × strumpfii', 'common' => 'hybrid elder', 'parents' => ['sambucus-nigra', 'sambucus-racemosa'], 'note' => 'Rare.']];
+        $content['groups'] = [
+            ['id' => 'elders', 'name' => 'Elders', 'members' => ['sambucus-nigra', 'sambucus-racemosa']],
+        ];
+        $content['hybrids'] = [
+            [
+                'id' => 'sambucus-strumpfii',
+                'name' => 'Sambucus × strumpfii',
+                'common' => 'hybrid elder',
+                'parents' => ['sambucus-nigra', 'sambucus-racemosa'],
+                'note' => 'Rare.',
+            ],
+        ];
         $content['figures'] = ['heat' => [['source' => 'common-practice', 'memory' => true]]];
         self::assertIsArray($content['characters']);
         self::assertIsArray($content['taxa']);
-        $content['characters'] = array_map(static fn (mixed $character): mixed => \is_array($character) && 'leaf.arrangement' === $character['id']
-            ? ['groups' => [['id' => 'in-pairs-or-rings', 'label' => 'in pairs or rings', 'definition' => 'Two or more at one height.', 'states' => ['opposite', 'whorled']]]] + $character
-            : $character, $content['characters']);
-        $read = static fn (mixed $never): mixed => \is_array($never) ? ['reviews' => [['who' => 'Somebody', 'on' => '2026-11-26', 'verdict' => 'agreed', 'note' => 'Yes.']]] + $never : $never;
-        $content['taxa'] = array_map(static fn (mixed $taxon): mixed => \is_array($taxon) && \is_array($taxon['never'] ?? null) ? ['never' => array_map($read, $taxon['never'])] + $taxon : $taxon, $content['taxa']);
+        $content['characters'] = array_map(
+            static fn (mixed $character): mixed => \is_array($character) && 'leaf.arrangement' === $character['id']
+                ? [
+                    'groups' => [
+                        [
+                            'id' => 'in-pairs-or-rings',
+                            'label' => 'in pairs or rings',
+                            'definition' => 'Two or more at one height.',
+                            'states' => ['opposite', 'whorled'],
+                        ],
+                    ],
+                ] + $character
+                : $character,
+            $content['characters'],
+        );
+        $read = static fn (mixed $never): mixed => \is_array($never)
+            ? ['reviews' => [['who' => 'Somebody', 'on' => '2026-11-26', 'verdict' => 'agreed', 'note' => 'Yes.']]] +
+                $never
+            : $never;
+        $content['taxa'] = array_map(
+            static fn (mixed $taxon): mixed => \is_array($taxon) && \is_array($taxon['never'] ?? null)
+                ? ['never' => array_map($read, $taxon['never'])] + $taxon
+                : $taxon,
+            $content['taxa'],
+        );
 
         return $content;
     }

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Hylognosis\Measure;
+
+/**
+ * A day of the calendar is midnight of it in universal time, wherever one is. Only documents and answers hold it as
+ * text, `2027-06-14` (ISO 8601).
+ */
+final readonly class CalendarDay
+{
+    private const FORM = 'Y-m-d';
+
+    /** @throws NoSuchDay if it is not written like 2027-06-14, or there is no such day */
+    public static function parse(string $text): \DateTimeImmutable
+    {
+        $day = \DateTimeImmutable::createFromFormat('!'.self::FORM, $text, new \DateTimeZone('UTC'));
+
+        return false !== $day && $day->format(self::FORM) === $text
+            ? $day
+            : throw new NoSuchDay(\sprintf('"%s" is no date; write it like 2027-06-14.', $text));
+    }
+
+    /** The day of a moment, as the clock on the wall there shows it. */
+    public static function of(\DateTimeInterface $moment): \DateTimeImmutable
+    {
+        return self::parse($moment->format(self::FORM));
+    }
+
+    public static function iso(\DateTimeInterface $day): string
+    {
+        return $day->format(self::FORM);
+    }
+
+    /** Days from one day to another; below 0 where that is the earlier one. */
+    public static function between(\DateTimeInterface $from, \DateTimeInterface $to): int
+    {
+        return (int) self::of($from)->diff(self::of($to))->format('%r%a');
+    }
+}
