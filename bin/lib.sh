@@ -61,9 +61,10 @@ want_platform() {
     want 'php_extension intl' "php$v-intl"
     want 'php_extension dom' "php$v-xml"
     want 'php_extension yaml' "php$v-yaml"
-    # the browser driver among the development packages asks for these two
-    want 'php_extension curl' "php$v-curl"
+    want 'php_extension gd' "php$v-gd"
     want 'php_extension zip' "php$v-zip"
+    # the browser driver among the development packages asks for this one
+    want 'php_extension curl' "php$v-curl"
 }
 
 # A stamp of the files a step depends on: the step runs again when one of them changes.
@@ -72,8 +73,9 @@ stamp() { cat "$@" 2>/dev/null | sha256sum | cut -c1-32; }
 install_vendor() {
     mkdir -p var
     local now
-    now=$(stamp composer.json)
+    now=$(stamp composer.json pins/*/composer.json)
     if [ ! -f vendor/autoload.php ] || [ "$(cat var/.composer-stamp 2>/dev/null)" != "$now" ]; then
+        rm -f composer.lock # of another state of composer.json; versions are pinned there and in pins/
         step 'installing the PHP packages' composer install --no-interaction --no-progress
         chmod -R a+rX vendor
         echo "$now" >var/.composer-stamp
@@ -98,4 +100,35 @@ build_frontend() {
 make_secret() {
     [ -f .env.local ] || (umask 077 && : >.env.local) # nobody else on the machine reads the secret
     grep -qs '^APP_SECRET=' .env.local || { printf 'APP_SECRET=%s\n' "$(php -r 'echo bin2hex(random_bytes(24));')" >>.env.local; say '· made a secret for this machine (.env.local)'; }
+}
+
+# Serves the application on this machine until somebody stops it: serve PORT LOG, with the settings of the environment.
+# What else has to end with the server.
+also_end() { :; }
+
+serve() {
+    local port=$1 log=$2 server
+    mkdir -p "$(dirname "$log")"
+    # Room for the floras of all life stages and their next edition among the compiled files. No just-in-time compiler: it gains nothing here.
+    PHP_CLI_SERVER_WORKERS=4 setsid php -d expose_php=0 -d opcache.memory_consumption=256 -d post_max_size=16M -d memory_limit=256M -S "127.0.0.1:$port" -t public bin/router.php >"$log" 2>&1 </dev/null &
+    server=$!
+    # PHP's workers outlive their parent: end the whole group.
+    trap 'kill -- -'"$server"' 2>/dev/null || true; also_end' EXIT
+    trap 'exit 0' INT TERM HUP
+    for _ in $(seq 100); do
+        php -r 'exit(@fsockopen("127.0.0.1",'"$port"')?0:1);' && break
+        kill -0 "$server" 2>/dev/null || fail "The server did not start; see $log."
+        sleep 0.1
+    done
+    php -r 'foreach (["/", "/api/session"] as $p) { file_get_contents("http://127.0.0.1:'"$port"'".$p); }' 2>/dev/null || fail "The server answers, but with an error; see $log."
+    ready
+    wait "$server"
+}
+
+want_port() {
+    case $1 in '' | *[!0-9]*) fail "--port must be a number, not \"$1\"." ;; esac
+}
+
+want_free() {
+    php -r '$s=@stream_socket_server("tcp://127.0.0.1:'"$1"'");exit($s?0:1);' || fail "Port $1 is taken. If that is the application already running, open http://127.0.0.1:$1; otherwise choose another with --port=NUMBER."
 }
