@@ -12,13 +12,18 @@ use App\Examine\View\ExaminationSummaryView;
 use App\Harvest\HarvestLog;
 use App\Harvest\HarvestRepository;
 use App\Library\FloraLibrary;
+use App\School\School;
+use App\School\SchoolRepository;
+use App\Season\View\AskAgainView;
 use App\Season\View\InWindowView;
 use App\Season\View\TodayView;
 use App\Trees\Site;
 use App\Trees\SiteRepository;
 use App\Web\ApiController;
 use Hylognosis\Flora\Flora;
+use Hylognosis\Measure\CalendarDay;
 use Hylognosis\Measure\DayOfYear;
+use Hylognosis\Measure\Place;
 use Hylognosis\Season\Phenology;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
@@ -32,10 +37,13 @@ final class TodayController extends ApiController
     private const RECENT = 6;
     private const WANTED = 12;
     private const TAKEN = 4;
+    /** So long before a permission ends the owner is asked again. */
+    private const ASK_BEFORE = '+21 days';
 
     public function __construct(
         private readonly ExaminationRepository $examinations,
         private readonly HarvestRepository $harvests,
+        private readonly SchoolRepository $schools,
         private readonly SiteRepository $sites,
         private readonly Summaries $summaries,
         private readonly HarvestLog $log,
@@ -50,30 +58,52 @@ final class TodayController extends ApiController
     {
         $flora = $this->library->flora($user->flora);
         $today = $this->clock->today();
-        $site = $this->sites->findOneBy([], ['name' => 'ASC']);
-        $wanted = $user->role->mayDecide() ? $this->summaries->of($this->examinations->wantingSecondFrom($user, self::WANTED), $user) : [];
+        $place = $this->schools->ours() ?? $this->sites->findOneBy([], ['name' => 'ASC']);
+        $wanted = $user->role->mayDecide()
+            ? $this->summaries->of($this->examinations->wantingSecondFrom($user, self::WANTED), $user)
+            : [];
 
-        return $this->json(new TodayView(
-            $today->format('Y-m-d'),
-            $site->name ?? '',
-            $this->summaries->of($this->examinations->openOf($user, self::RECENT), $user),
-            array_values(array_filter($wanted, static fn (ExaminationSummaryView $s): bool => $s->wantsSecond)),
-            $this->summaries->of($this->examinations->signedFor($user, self::RECENT), $user),
-            null === $site ? [] : $this->inWindow($flora, $site, DayOfYear::on($today)),
-            array_map($this->log->view(...), $this->harvests->newest(self::TAKEN)),
-        ));
+        return $this->json(
+            new TodayView(
+                CalendarDay::iso($today),
+                $place instanceof School ? $place->place : $place->name ?? '',
+                $this->summaries->of($this->examinations->openOf($user, self::RECENT), $user),
+                array_values(array_filter($wanted, static fn (ExaminationSummaryView $s): bool => $s->wantsSecond)),
+                $this->summaries->of($this->examinations->signedFor($user, self::RECENT), $user),
+                null === $place ? [] : $this->inWindow($flora, $place->place(), DayOfYear::on($today)),
+                array_map($this->log->view(...), $this->harvests->newest(self::TAKEN)),
+                array_map(
+                    static fn (Site $site): AskAgainView => new AskAgainView(
+                        $site->id,
+                        $site->name,
+                        $site->owner,
+                        null === $site->permissionUntil ? '' : CalendarDay::iso($site->permissionUntil),
+                        $site->permissionUntil < $today,
+                    ),
+                    $this->sites->endingBy($today->modify(self::ASK_BEFORE)),
+                ),
+            ),
+        );
     }
 
     /** @return list<InWindowView> soonest to close first */
-    private function inWindow(Flora $flora, Site $site, DayOfYear $today): array
+    private function inWindow(Flora $flora, Place $place, DayOfYear $today): array
     {
-        $phenology = Phenology::at($flora, $site->place());
+        $phenology = Phenology::at($flora, $place);
         $views = [];
         foreach ($flora->taxa as $taxon) {
             foreach ($taxon->parts as $part) {
                 $window = $phenology->window($part);
                 if (null !== $window && $window->days() < 365 && $window->contains($today)) {
-                    $views[] = new InWindowView($taxon->id, $taxon->name, $taxon->commonName(), $part->id, $part->label, $window->words(), $today->until($window->to));
+                    $views[] = new InWindowView(
+                        $taxon->id,
+                        $taxon->name,
+                        $taxon->commonName(),
+                        $part->id,
+                        $part->label,
+                        $window->words(),
+                        $today->until($window->to),
+                    );
                 }
             }
         }

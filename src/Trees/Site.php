@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Trees;
 
+use App\Storage\DayType;
 use Doctrine\ORM\Mapping as ORM;
 use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Clearance\Quota;
@@ -22,11 +23,35 @@ class Site
     #[ORM\Column(nullable: true)]
     public ?bool $permission = null;
 
-    #[ORM\Column(length: 10, nullable: true)]
-    public ?string $permissionUntil = null;
+    #[ORM\Column(type: DayType::NAME, nullable: true)]
+    public ?\DateTimeImmutable $permissionUntil = null;
+
+    /** @var list<string> what the permission is for, as "taxon/part"; empty: for everything */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $permissionParts = [];
 
     #[ORM\Column(length: 200)]
     public string $owner = '';
+
+    /** What the owner asks of whoever comes, and what one has to know of the place. */
+    #[ORM\Column(length: 1000, options: ['default' => ''])]
+    public string $rules = '';
+
+    #[ORM\Column(length: 8, options: ['default' => ''])]
+    public Soil $soil = Soil::Unknown;
+
+    #[ORM\Column(length: 8, options: ['default' => ''])]
+    public Light $light = Light::Unknown;
+
+    #[ORM\Column(length: 8, options: ['default' => ''])]
+    public Moisture $moisture = Moisture::Unknown;
+
+    #[ORM\Column(length: 4, options: ['default' => ''])]
+    public Exposure $exposure = Exposure::Unknown;
+
+    /** @var list<array{float, float}> its corners, longitude and latitude in degrees; empty where nobody has drawn it */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $boundary = [];
 
     /** @var list<string> taxon ids protected here */
     #[ORM\Column(type: 'json')]
@@ -43,13 +68,13 @@ class Site
      */
     public function __construct(
         #[ORM\Column(length: 120)]
-        public readonly string $name,
+        public string $name,
         #[ORM\Column]
-        public readonly float $latitude,
+        public float $latitude,
         #[ORM\Column]
-        public readonly float $longitude,
+        public float $longitude,
         #[ORM\Column]
-        public readonly float $altitude,
+        public float $altitude,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
     }
@@ -60,20 +85,21 @@ class Site
     }
 
     /** @param array<string, int> $used takings of this part at this site in this year, by taxon */
-    public function terms(string $part, array $used): PlaceTerms
+    public function terms(string $taxon, string $part, array $used): PlaceTerms
     {
         $quotas = [];
-        foreach ($used as $taxon => $times) {
-            if (isset($this->quotas[$taxon.'/'.$part])) {
-                $quotas[$taxon] = new Quota($this->quotas[$taxon.'/'.$part], $times);
+        foreach ($used as $kind => $times) {
+            if (isset($this->quotas[$kind.'/'.$part])) {
+                $quotas[$kind] = new Quota($this->quotas[$kind.'/'.$part], $times);
             }
         }
 
         return new PlaceTerms(
             $this->permission,
-            null === $this->permissionUntil ? null : new \DateTimeImmutable($this->permissionUntil, new \DateTimeZone('UTC')),
+            $this->permissionUntil,
             $this->protectedTaxa,
             $quotas,
+            [] === $this->permissionParts || \in_array($taxon.'/'.$part, $this->permissionParts, true),
         );
     }
 }

@@ -7,7 +7,23 @@ namespace App\Season\View;
 /** A part that stands in its window. */
 final readonly class InWindowView
 {
-    public function __construct(public string $taxon, public string $name, public string $commonName, public string $part, public string $partLabel, public string $window, public int $daysLeft)
-    {
+    /**
+     * @param string $taxon      id of the taxon
+     * @param string $name       scientific name
+     * @param string $commonName common name
+     * @param string $part       id of the part
+     * @param string $partLabel  name of the part
+     * @param string $window     window of the year, in words
+     * @param int    $daysLeft   days until its window shuts, 0 on the last
+     */
+    public function __construct(
+        public string $taxon,
+        public string $name,
+        public string $commonName,
+        public string $part,
+        public string $partLabel,
+        public string $window,
+        public int $daysLeft,
+    ) {
     }
 }

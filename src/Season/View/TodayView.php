@@ -11,13 +11,24 @@ use App\Harvest\View\HarvestView;
 final readonly class TodayView
 {
     /**
-     * @param list<ExaminationSummaryView> $open      begun and not signed, mine
-     * @param list<ExaminationSummaryView> $waiting   wait for a second look that I could take
-     * @param list<ExaminationSummaryView> $recent    signed lately
-     * @param list<InWindowView>           $inWindow
-     * @param list<HarvestView>            $harvests
+     * @param string                       $today    the day the school takes for today, YYYY-MM-DD
+     * @param string                       $place    name of the place the seasons are told for
+     * @param list<ExaminationSummaryView> $open     begun and not signed, mine
+     * @param list<ExaminationSummaryView> $waiting  wait for a second look that I could take
+     * @param list<ExaminationSummaryView> $recent   signed lately
+     * @param list<InWindowView>           $inWindow parts that are in season today
+     * @param list<AskAgainView>           $askAgain   places whose permission ends within three weeks, or has ended
+     * @param list<HarvestView>            $harvests the last ones
      */
-    public function __construct(public string $today, public string $place, public array $open, public array $waiting, public array $recent, public array $inWindow, public array $harvests)
-    {
+    public function __construct(
+        public string $today,
+        public string $place,
+        public array $open,
+        public array $waiting,
+        public array $recent,
+        public array $inWindow,
+        public array $harvests,
+        public array $askAgain,
+    ) {
     }
 }

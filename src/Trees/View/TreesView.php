@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Trees\View;
 
+/** A page of trees. */
 final readonly class TreesView
 {
     /**

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Pictures;
+
+use App\Account\User;
+use App\Examine\ExaminationRepository;
+use App\Trees\Site;
+use App\Trees\Specimen;
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\ORM\QueryBuilder;
+use Doctrine\Persistence\ManagerRegistry;
+
+/** @extends ServiceEntityRepository<Picture> */
+final class PictureRepository extends ServiceEntityRepository
+{
+    private const MOST = 200;
+
+    public function __construct(ManagerRegistry $registry, private readonly ExaminationRepository $examinations)
+    {
+        parent::__construct($registry, Picture::class);
+    }
+
+    /** @return list<Picture> of a tree, its scores and harvests, that this person may see now; the last first */
+    public function ofTree(Specimen $tree, User $reader): array
+    {
+        return array_values(
+            array_filter(
+                self::pictures(
+                    $this->there()
+                        ->leftJoin('p.examination', 'e')
+                        ->andWhere('p.specimen = :tree OR e.specimen = :tree')
+                        ->setParameter('tree', $tree),
+                ),
+                fn (Picture $picture): bool => $this->shows($picture, $reader),
+            ),
+        );
+    }
+
+    /** @return list<Picture> papers of what the owner of a place said; the last first */
+    public function ofSite(Site $site): array
+    {
+        return self::pictures(
+            $this->there()
+                ->join('p.permission', 'permission')
+                ->andWhere('permission.site = :site')
+                ->setParameter('site', $site),
+        );
+    }
+
+    /**
+     * Whether somebody may see it now. What belongs to an examination is covered as its scores are: whoever looks at
+     * the tree as the second person, or could still become that, sees nothing of it.
+     */
+    public function shows(Picture $picture, User $reader): bool
+    {
+        $tree = $picture->specimen ?? $picture->examination?->specimen;
+
+        return null === $tree
+            || $picture->examination?->examiner === $reader
+            || (!$this->examinations->isLookingBlind($reader, $tree)
+                && (null === $picture->examination || $picture->examination->isOpenTo($reader)));
+    }
+
+    private function there(): QueryBuilder
+    {
+        return $this->createQueryBuilder('p')
+            ->where('p.removedAt IS NULL')
+            ->orderBy('p.takenOn', 'DESC')
+            ->addOrderBy('p.id', 'DESC')
+            ->setMaxResults(self::MOST);
+    }
+
+    /** @return list<Picture> */
+    private static function pictures(QueryBuilder $query): array
+    {
+        $rows = $query->getQuery()->getResult();
+        \assert(\is_array($rows));
+
+        return array_values(array_filter($rows, static fn (mixed $row): bool => $row instanceof Picture));
+    }
+}
