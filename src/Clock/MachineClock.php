@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Clock;
 
+use Hylognosis\Measure\CalendarDay;
+
 /** What the clock of this machine says. */
 final readonly class MachineClock implements SchoolClock
 {
@@ -14,6 +16,6 @@ final readonly class MachineClock implements SchoolClock
 
     public function today(): \DateTimeImmutable
     {
-        return new \DateTimeImmutable($this->now()->format('Y-m-d'), new \DateTimeZone('UTC'));
+        return CalendarDay::of($this->now());
     }
 }

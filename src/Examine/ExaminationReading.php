@@ -10,13 +10,16 @@ use App\Web\Permission;
 use App\Web\Refused;
 
 /**
- * Who may read whose examination, and the mark it leaves: whoever has seen the scores cannot be the second person. Only the
- * mark is written, once; reading takes no lock.
+ * Who may read whose examination, and the mark it leaves: whoever has seen the scores cannot be the second person. Only
+ * the mark is written, once; reading takes no lock.
  */
 final readonly class ExaminationReading
 {
-    public function __construct(private ExaminationRepository $examinations, private Transaction $transaction, private Permission $permission)
-    {
+    public function __construct(
+        private ExaminationRepository $examinations,
+        private Transaction $transaction,
+        private Permission $permission,
+    ) {
     }
 
     /** @throws Refused if there is no such examination, or this person may not read it now */
@@ -28,7 +31,7 @@ final readonly class ExaminationReading
         }
         $this->permission->need(ExaminationVoter::READ, $record);
         if (!\in_array($user->id, $record->seenBy, true)) {
-            $this->transaction->run(static fn () => $record->seenBy = [...$record->seenBy, $user->id]);
+            $this->transaction->run(static fn () => ($record->seenBy = [...$record->seenBy, $user->id]));
         }
 
         return $record;

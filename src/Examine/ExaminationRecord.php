@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace App\Examine;
 
 use App\Account\User;
+use App\Storage\DayType;
 use App\Trees\Specimen;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Common\Collections\Collection;
 use Doctrine\ORM\Mapping as ORM;
+use Hylognosis\Examination\ExaminerRole;
 use Hylognosis\Flora\Instrument;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\Reach;
+use Hylognosis\Measure\CalendarDay;
 use Symfony\Component\Uid\Uuid;
 
 /** One scoring of one specimen by one examiner, as it is kept. */
@@ -55,6 +58,18 @@ class ExaminationRecord
     #[ORM\Column(type: 'json', options: ['default' => '[]'])]
     public array $conditionsOn = [];
 
+    /** As whom its examiner looked when it was begun; who becomes an instructor later did not look as one. */
+    #[ORM\Column(length: 16, options: ['default' => 'learner'])]
+    public ExaminerRole $examinedAs;
+
+    /** @var list<array{name: string, person: string, on: string, scores: int}> who had it before, until when, and how many of the scores are theirs */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $handedOver = [];
+
+    /** It was made elsewhere and brought in with a file: it is read, and never opens a gate. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $broughtIn = false;
+
     /** Why its day is not the day its scores were recorded on; empty where it is. */
     #[ORM\Column(length: 500, options: ['default' => ''])]
     public string $dateReason = '';
@@ -89,7 +104,10 @@ class ExaminationRecord
     #[ORM\Column(type: 'json')]
     public array $seenBy = [];
 
-    /** When it was signed, a second person was all that was missing. A hint where to look; what is wanted now is reckoned anew. */
+    /**
+     * When it was signed, a second person was all that was missing. A hint where to look; what is wanted now is
+     * reckoned anew.
+     */
     #[ORM\Column(options: ['default' => false])]
     public bool $secondWanted = false;
 
@@ -98,27 +116,73 @@ class ExaminationRecord
     #[ORM\OrderBy(['recordedAt' => 'ASC', 'id' => 'ASC'])]
     public Collection $scores;
 
-    /** @param string $date day of the examination, `2027-06-14` */
     public function __construct(
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
-        public readonly Specimen $specimen,
+        public Specimen $specimen,
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
-        public readonly User $examiner,
-        #[ORM\Column(length: 10)]
-        public string $date,
+        public User $examiner,
+        #[ORM\Column(type: DayType::NAME)]
+        public \DateTimeImmutable $date,
         #[ORM\Column(length: 80)]
         public readonly string $flora,
         #[ORM\Column(length: 64)]
         public readonly string $floraHash,
         #[ORM\Column]
         public readonly \DateTimeImmutable $createdAt,
+        ?string $id = null,
     ) {
-        $this->id = Uuid::v7()->toRfc4122();
+        $this->id = $id ?? Uuid::v7()->toRfc4122();
         $this->scores = new ArrayCollection();
+        $this->examinedAs = $examiner->role->examiner();
         $this->reach = array_map(static fn (Reach $reach): string => $reach->value, Reach::cases());
-        $this->kit = [Instrument::None->value, Instrument::Rule->value, Instrument::HandLens->value, Instrument::Knife->value];
+        $this->kit = [
+            Instrument::None->value,
+            Instrument::Rule->value,
+            Instrument::HandLens->value,
+            Instrument::Knife->value,
+        ];
+    }
+
+    /** The lowest of all who looked: whom a learner handed it over to cannot make more of it. */
+    public function examinerRole(): ExaminerRole
+    {
+        return $this->isSigned() || ExaminerRole::Learner === $this->examinedAs
+            ? $this->examinedAs
+            : $this->examiner->role->examiner();
+    }
+
+    /** Somebody else goes on with it. Who has looked so far has seen the scores, and is no second person. */
+    public function handOver(User $to, \DateTimeImmutable $on): void
+    {
+        $this->handedOver = [
+            ...$this->handedOver,
+            [
+                'name' => $this->examiner->name,
+                'person' => $this->examiner->id,
+                'on' => CalendarDay::iso($on),
+                'scores' => \count($this->scores),
+            ],
+        ];
+        $this->seenBy = array_values(array_unique([...$this->seenBy, $this->examiner->id]));
+        if (ExaminerRole::Learner === $to->role->examiner()) {
+            $this->examinedAs = ExaminerRole::Learner;
+        }
+        $this->examiner = $to;
+    }
+
+    /** What somebody scored elsewhere stands as a learner's: no gate of this school opens on it. */
+    public function bringIn(\DateTimeImmutable $signedAt): void
+    {
+        [$this->broughtIn, $this->examinedAs, $this->signedAt] = [true, ExaminerRole::Learner, $signedAt];
+    }
+
+    /** Closes the scores for good. */
+    public function sign(\DateTimeImmutable $at): void
+    {
+        $this->examinedAs = $this->examinerRole();
+        $this->signedAt = $at;
     }
 
     public function isSigned(): bool
@@ -127,11 +191,24 @@ class ExaminationRecord
     }
 
     /** The day the oldest score was recorded on; null where there is none. */
-    public function firstScoredOn(): ?string
+    public function firstScoredOn(): ?\DateTimeImmutable
     {
-        $days = array_map(static fn (ScoreRecord $score): string => $score->recordedAt->format('Y-m-d'), array_values($this->scores->toArray()));
+        $days = array_map(
+            static fn (ScoreRecord $score): \DateTimeImmutable => CalendarDay::of($score->recordedAt),
+            array_values($this->scores->toArray()),
+        );
 
         return [] === $days ? null : min($days);
+    }
+
+    /**
+     * Whether its scores and pictures may be laid before somebody without a mark: whoever could still become the second
+     * person must open the examination for them, and is none any more.
+     */
+    public function isOpenTo(User $reader): bool
+    {
+        return $this->examiner === $reader
+            || ($this->isSigned() && (!$reader->role->mayDecide() || \in_array($reader->id, $this->seenBy, true)));
     }
 
     /** Under way as a second look: neither the first scores nor the hope may be known to its examiner. */

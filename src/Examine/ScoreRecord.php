@@ -26,8 +26,29 @@ class ScoreRecord
     /** Whether it says the same as another: the same request sent again does. */
     public function saysTheSameAs(self $other): bool
     {
-        return [$this->character, $this->states, $this->numbers, $this->certainty, $this->samples, $this->where, $this->answer, $this->position, $this->either, $this->further]
-            === [$other->character, $other->states, $other->numbers, $other->certainty, $other->samples, $other->where, $other->answer, $other->position, $other->either, $other->further];
+        return [
+            $this->character,
+            $this->states,
+            $this->numbers,
+            $this->certainty,
+            $this->samples,
+            $this->where,
+            $this->answer,
+            $this->position,
+            $this->either,
+            $this->further,
+        ] === [
+            $other->character,
+            $other->states,
+            $other->numbers,
+            $other->certainty,
+            $other->samples,
+            $other->where,
+            $other->answer,
+            $other->position,
+            $other->either,
+            $other->further,
+        ];
     }
 
     /**

@@ -22,6 +22,7 @@ use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Instrument;
 use Hylognosis\Flora\Reach;
 use Hylognosis\Flora\UnknownEntry;
+use Hylognosis\Measure\CalendarDay;
 
 /** Hands stored examinations to the core and brings its answer back. */
 final readonly class StoredExaminations
@@ -37,7 +38,7 @@ final readonly class StoredExaminations
 
     public function assess(ExaminationRecord $record): Assessment
     {
-        return $this->assessor->assess($this->library->compiler($record->flora), $this->inquiry($record));
+        return $this->assessor->assess($this->library->compiler($record->flora), $this->asked($record));
     }
 
     public function flora(ExaminationRecord $record): Flora
@@ -45,7 +46,14 @@ final readonly class StoredExaminations
         return $this->library->flora($record->flora);
     }
 
-    private function inquiry(ExaminationRecord $record): Inquiry
+    /** What was scored, as the core takes it. */
+    public function examinationOf(ExaminationRecord $record): Examination
+    {
+        return $this->examination($this->flora($record), $record);
+    }
+
+    /** All the engine is told of it, as things stand now. */
+    public function asked(ExaminationRecord $record): Inquiry
     {
         $flora = $this->flora($record);
         $claim = $this->claim($flora, $record);
@@ -55,7 +63,12 @@ final readonly class StoredExaminations
             if (!isset($record->specimen->site->quotas[$kind.'/'.($claim->part->id ?? '')])) {
                 continue; // nothing is counted where nothing is allowed by number
             }
-            $used[$kind] = $this->takings->at($record->specimen->site, $kind, $claim->part->id ?? '', (int) $today->format('Y'));
+            $used[$kind] = $this->takings->at(
+                $record->specimen->site,
+                $kind,
+                $claim->part->id ?? '',
+                (int) $today->format('Y'),
+            );
         }
 
         return new Inquiry(
@@ -63,13 +76,20 @@ final readonly class StoredExaminations
             $record->specimen->site->place(),
             $today,
             $claim,
-            null === $claim ? new PlaceTerms(null) : $record->specimen->site->terms($claim->part->id, $used),
-            null === $claim ? [] : array_map(
-                fn (ExaminationRecord $other): SecondExamination => new SecondExamination(
-                    $this->examination($flora, $other), null === $record->secondOf ? $other->unprejudiced : $record->unprejudiced, $other->examiner->id, null !== $other->reconsideredAt,
+            null === $claim
+                ? new PlaceTerms(null)
+                : $record->specimen->site->terms($claim->taxon->id, $claim->part->id, $used),
+            null === $claim
+                ? []
+                : array_map(
+                    fn (ExaminationRecord $other): SecondExamination => new SecondExamination(
+                        $this->examination($flora, $other),
+                        null === $record->secondOf ? $other->unprejudiced : $record->unprejudiced,
+                        $other->examiner->id,
+                        null !== $other->reconsideredAt,
+                    ),
+                    $this->examinations->answering($record),
                 ),
-                $this->examinations->answering($record),
-            ),
             array_map(Reach::from(...), $record->reach),
             array_map(Instrument::from(...), $record->kit),
             $record->examiner->id,
@@ -85,7 +105,12 @@ final readonly class StoredExaminations
         $taxon = $flora->taxon($record->claimTaxon);
         $confirmed = [];
         foreach ($record->conditions as $condition => $found) {
-            $confirmed[$condition] = new ConditionAnswer($found, self::day($record->conditionsOn[$condition] ?? $record->date));
+            $confirmed[$condition] = new ConditionAnswer(
+                $found,
+                isset($record->conditionsOn[$condition])
+                    ? CalendarDay::parse($record->conditionsOn[$condition])
+                    : $record->date,
+            );
         }
 
         return new Claim($taxon, $taxon->part($record->claimPart), $confirmed);
@@ -102,7 +127,13 @@ final readonly class StoredExaminations
             }
         }
 
-        return Examination::of(self::day(min($record->date, $record->firstScoredOn() ?? $record->date)), $record->stage, $record->examiner->role, $observations, $couldNotLook);
+        return Examination::of(
+            min($record->date, $record->firstScoredOn() ?? $record->date),
+            $record->stage,
+            $record->examinerRole(),
+            $observations,
+            $couldNotLook,
+        );
     }
 
     /**
@@ -112,13 +143,16 @@ final readonly class StoredExaminations
     public static function observation(Flora $flora, ScoreRecord $score): Observation
     {
         return Observation::of(
-            $flora->character($score->character), $score->answer, $score->states, $score->numbers, $score->certainty, $score->samples, $score->where, $score->position,
-            $score->either, new Look($score->further, $score->recordedAt, null !== $score->takenBackAt),
+            $flora->character($score->character),
+            $score->answer,
+            $score->states,
+            $score->numbers,
+            $score->certainty,
+            $score->samples,
+            $score->where,
+            $score->position,
+            $score->either,
+            new Look($score->further, $score->recordedAt, null !== $score->takenBackAt),
         );
-    }
-
-    private static function day(string $day): \DateTimeImmutable
-    {
-        return new \DateTimeImmutable($day, new \DateTimeZone('UTC'));
     }
 }

@@ -11,6 +11,7 @@ use App\Library\FloraLibrary;
 use Hylognosis\Assessment\Assessment;
 use Hylognosis\Clearance\Answer;
 use Hylognosis\Clearance\PointStatus;
+use Hylognosis\Measure\CalendarDay;
 use Hylognosis\Measure\Units;
 use Hylognosis\Reason\Reason;
 use Hylognosis\Wording\English;
@@ -18,8 +19,8 @@ use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
- * Examinations in a line each. What the engine says of one is kept, with a stamp of everything it depends on; a list is asked for far
- * more often than anything of that changes.
+ * Examinations in a line each. What the engine says of one is kept, with a stamp of everything it depends on; a list is
+ * asked for far more often than anything of that changes.
  *
  * @phpstan-type Said array{stamp: string, findings: int, answer: string|null, code: string, with: array<string, string|int|float|bool|list<string|float>|null>, wanted: bool}
  */
@@ -71,7 +72,8 @@ final readonly class Summaries
             }
         }
 
-        return PointStatus::Open === ($missing['people'] ?? null) && [] === array_diff(array_keys($missing), ['people', 'part-and-condition']);
+        return PointStatus::Open === ($missing['people'] ?? null)
+            && [] === array_diff(array_keys($missing), ['people', 'part-and-condition']);
     }
 
     /** In one line. Where a second person is wanted, whoever could be that must not learn the hope here. */
@@ -79,16 +81,29 @@ final readonly class Summaries
     {
         /** @var Said $said */
         $flora = $this->stored->flora($record);
-        $covered = $record->hidesTheHope() || ($said['wanted'] && $record->examiner !== $viewer && !\in_array($viewer->id, $record->seenBy, true));
+        $covered =
+            $record->hidesTheHope()
+            || ($said['wanted'] && $record->examiner !== $viewer && !\in_array($viewer->id, $record->seenBy, true));
         $taxon = null === $record->claimTaxon || $covered ? null : $flora->taxon($record->claimTaxon);
         $words = new English($flora, Units::from($viewer->units), $record->hidesNames());
 
         return new ExaminationSummaryView(
-            $record->id, $record->specimen->id, $record->specimen->tag, $record->specimen->site->name, $record->examiner->name, $record->examiner === $viewer,
-            $record->date, $record->isSigned(), $said['findings'],
-            null === $taxon || null === $record->claimPart ? null : $taxon->commonName().', '.$taxon->part($record->claimPart)->label,
+            $record->id,
+            $record->specimen->id,
+            $record->specimen->tag,
+            $record->specimen->site->name,
+            $record->examiner->name,
+            $record->examiner === $viewer,
+            CalendarDay::iso($record->date),
+            $record->isSigned(),
+            $said['findings'],
+            null === $taxon || null === $record->claimPart
+                ? null
+                : $taxon->commonName().', '.$taxon->part($record->claimPart)->label,
             $covered || null === $said['answer'] ? null : Answer::from($said['answer']),
-            $covered || null === $said['answer'] ? '' : $words->sentence(new Reason($said['code'], $said['with'])), $said['wanted'], $covered,
+            $covered || null === $said['answer'] ? '' : $words->sentence(new Reason($said['code'], $said['with'])),
+            $said['wanted'],
+            $covered,
         );
     }
 
@@ -99,8 +114,12 @@ final readonly class Summaries
         $clearance = $assessment->clearance;
 
         return [
-            'stamp' => $stamp, 'findings' => \count($assessment->identification->examination->findings), 'answer' => $clearance?->answer->value,
-            'code' => $clearance->because->code ?? '', 'with' => $clearance->because->with ?? [], 'wanted' => $record->isSigned() && self::wantsSecond($assessment),
+            'stamp' => $stamp,
+            'findings' => \count($assessment->identification->examination->findings),
+            'answer' => $clearance?->answer->value,
+            'code' => $clearance->because->code ?? '',
+            'with' => $clearance->because->with ?? [],
+            'wanted' => $record->isSigned() && self::wantsSecond($assessment),
         ];
     }
 
@@ -113,16 +132,51 @@ final readonly class Summaries
     {
         $today = $this->clock->today();
         $seconds = $this->examinations->stampsOfSeconds($records);
-        $scores = $this->examinations->stampsOfScores(array_values(array_filter($records, static fn (ExaminationRecord $record): bool => !$record->isSigned())));
+        $scores = $this->examinations->stampsOfScores(
+            array_values(array_filter($records, static fn (ExaminationRecord $record): bool => !$record->isSigned())),
+        );
         $stamps = $used = [];
         foreach ($records as $record) {
             $site = $record->specimen->site;
-            $used[$site->id] ??= array_map(fn (string $what): int => $this->takings->at($site, (string) strtok($what, '/'), substr((string) strrchr($what, '/'), 1), (int) $today->format('Y')), array_keys($site->quotas));
-            $stamps[$record->id] = hash('xxh128', serialize([
-                $today->format('Y-m-d'), $this->library->stamp($record->flora), $record->stage, $record->reach, $record->kit, $record->claimTaxon, $record->claimPart, $record->conditions, $record->conditionsOn, $record->date,
-                $record->isSigned(), $record->unprejudiced, $site->permission, $site->permissionUntil, $site->protectedTaxa, $site->quotas, $site->latitude, $site->longitude, $site->altitude, $used[$site->id],
-                $seconds[($record->secondOf ?? $record)->id] ?? '', $scores[$record->id] ?? '',
-            ]));
+            $used[$site->id] ??= array_map(
+                fn (string $what): int => $this->takings->at(
+                    $site,
+                    (string) strtok($what, '/'),
+                    substr((string) strrchr($what, '/'), 1),
+                    (int) $today->format('Y'),
+                ),
+                array_keys($site->quotas),
+            );
+            $stamps[$record->id] = hash(
+                'xxh128',
+                serialize([
+                    CalendarDay::iso($today),
+                    $this->library->stamp($record->flora),
+                    $record->stage,
+                    $record->reach,
+                    $record->kit,
+                    $record->claimTaxon,
+                    $record->claimPart,
+                    $record->conditions,
+                    $record->conditionsOn,
+                    CalendarDay::iso($record->date),
+                    $record->isSigned(),
+                    $record->unprejudiced,
+                    $record->examinerRole(),
+                    $record->examiner->id,
+                    $site->permission,
+                    $site->permissionParts,
+                    null === $site->permissionUntil ? '' : CalendarDay::iso($site->permissionUntil),
+                    $site->protectedTaxa,
+                    $site->quotas,
+                    $site->latitude,
+                    $site->longitude,
+                    $site->altitude,
+                    $used[$site->id],
+                    $seconds[($record->secondOf ?? $record)->id] ?? '',
+                    $scores[$record->id] ?? '',
+                ]),
+            );
         }
 
         return $stamps;

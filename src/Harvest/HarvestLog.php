@@ -11,13 +11,17 @@ use App\Harvest\View\HarvestView;
 use App\Library\FloraLibrary;
 use App\Trees\Site;
 use Hylognosis\Measure\Amount;
+use Hylognosis\Measure\CalendarDay;
 use Symfony\Bundle\SecurityBundle\Security;
 
 /** Shows logged harvests in the units of whoever looks at them. */
 final readonly class HarvestLog implements Takings
 {
-    public function __construct(private Security $security, private FloraLibrary $library, private HarvestRepository $harvests)
-    {
+    public function __construct(
+        private Security $security,
+        private FloraLibrary $library,
+        private HarvestRepository $harvests,
+    ) {
     }
 
     public function at(Site $site, string $taxon, string $part, int $year): int
@@ -40,9 +44,20 @@ final readonly class HarvestLog implements Takings
         $imperial = $viewer instanceof User && 'imperial' === $viewer->units;
 
         return new HarvestView(
-            $harvest->id, $harvest->takenOn, $harvest->takenBy->name, $flora->name, $taxon->id, $taxon->commonName(), $taxon->part($decision->part)->label,
+            $harvest->id,
+            CalendarDay::iso($harvest->takenOn),
+            $harvest->takenBy->name,
+            $flora->name,
+            $taxon->id,
+            $taxon->commonName(),
+            $taxon->part($decision->part)->label,
             Amount::of($harvest->amount, $harvest->unit)->in($harvest->unit->counterpart($imperial))->words(),
-            $harvest->ripeness, $harvest->shareLeft, $harvest->note, $specimen->tag, $specimen->site->name, $decision->examination->id,
+            $harvest->ripeness,
+            $harvest->shareLeft,
+            $harvest->note,
+            $specimen->tag,
+            $specimen->site->name,
+            $decision->examination->id,
         );
     }
 }

@@ -6,6 +6,7 @@ namespace App\Harvest;
 
 use App\Account\User;
 use App\Examine\DecisionRecord;
+use App\Storage\DayType;
 use Doctrine\ORM\Mapping as ORM;
 use Hylognosis\Measure\AmountUnit;
 use Symfony\Component\Uid\Uuid;
@@ -21,8 +22,7 @@ class HarvestRecord
     public readonly string $id;
 
     /**
-     * @param string $takenOn   `2027-06-14`
-     * @param int    $shareLeft share left on the tree, percent
+     * @param int $shareLeft share left on the tree, percent
      */
     public function __construct(
         #[ORM\ManyToOne(cascade: ['persist'])]
@@ -31,8 +31,8 @@ class HarvestRecord
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false)]
         public readonly User $takenBy,
-        #[ORM\Column(length: 10)]
-        public readonly string $takenOn,
+        #[ORM\Column(type: DayType::NAME)]
+        public readonly \DateTimeImmutable $takenOn,
         #[ORM\Column]
         public readonly float $amount,
         #[ORM\Column(length: 12)]
@@ -45,7 +45,8 @@ class HarvestRecord
         public readonly string $note,
         #[ORM\Column]
         public readonly \DateTimeImmutable $recordedAt,
+        ?string $id = null,
     ) {
-        $this->id = Uuid::v7()->toRfc4122();
+        $this->id = $id ?? Uuid::v7()->toRfc4122();
     }
 }

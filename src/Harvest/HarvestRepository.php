@@ -6,6 +6,7 @@ namespace App\Harvest;
 
 use App\Examine\ExaminationRecord;
 use App\Trees\Site;
+use App\Trees\Specimen;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\ORM\Query\Parameter;
@@ -25,7 +26,14 @@ final class HarvestRepository extends ServiceEntityRepository
     /** @return list<HarvestRecord> newest first, not more than the page of a species shows */
     public function ofTaxon(string $taxon): array
     {
-        return self::harvests($this->told()->where('d.taxon = :taxon')->setParameter('taxon', $taxon)->setMaxResults(self::MOST)->getQuery()->getResult());
+        return self::harvests(
+            $this->told()
+                ->where('d.taxon = :taxon')
+                ->setParameter('taxon', $taxon)
+                ->setMaxResults(self::MOST)
+                ->getQuery()
+                ->getResult(),
+        );
     }
 
     /** @return list<HarvestRecord> newest first */
@@ -34,28 +42,67 @@ final class HarvestRepository extends ServiceEntityRepository
         return self::harvests($this->told()->setMaxResults($most)->getQuery()->getResult());
     }
 
+    /** @return list<HarvestRecord> taken from a tree, newest first */
+    public function ofSpecimen(Specimen $tree): array
+    {
+        return self::harvests(
+            $this->told()
+                ->where('e.specimen = :tree')
+                ->setParameter('tree', $tree)
+                ->setMaxResults(200)
+                ->getQuery()
+                ->getResult(),
+        );
+    }
+
     /** With all that is told of them, so that none is asked for one by one. */
     private function told(): QueryBuilder
     {
-        return $this->createQueryBuilder('h')->addSelect('d', 'e', 's', 'site', 'who')->join('h.decision', 'd')->join('d.examination', 'e')->join('e.specimen', 's')->join('s.site', 'site')->join('h.takenBy', 'who')
-            ->orderBy('h.takenOn', 'DESC')->addOrderBy('h.recordedAt', 'DESC');
+        return $this->createQueryBuilder('h')
+            ->addSelect('d', 'e', 's', 'site', 'who')
+            ->join('h.decision', 'd')
+            ->join('d.examination', 'e')
+            ->join('e.specimen', 's')
+            ->join('s.site', 'site')
+            ->join('h.takenBy', 'who')
+            ->orderBy('h.takenOn', 'DESC')
+            ->addOrderBy('h.recordedAt', 'DESC');
     }
 
     /** @return list<HarvestRecord> newest first */
     public function ofExamination(ExaminationRecord $examination): array
     {
-        return self::harvests($this->createQueryBuilder('h')->join('h.decision', 'd')->where('d.examination = :examination')->setParameter('examination', $examination)
-            ->orderBy('h.recordedAt', 'DESC')->getQuery()->getResult());
+        return self::harvests(
+            $this->createQueryBuilder('h')
+                ->join('h.decision', 'd')
+                ->where('d.examination = :examination')
+                ->setParameter('examination', $examination)
+                ->orderBy('h.recordedAt', 'DESC')
+                ->getQuery()
+                ->getResult(),
+        );
     }
 
     /** Takings of a part of a taxon at a site in a year. */
     public function takings(Site $site, string $taxon, string $part, int $year): int
     {
-        return (int) $this->createQueryBuilder('h')->select('COUNT(h.id)')->join('h.decision', 'd')->join('d.examination', 'e')->join('e.specimen', 's')
+        return (int) $this->createQueryBuilder('h')
+            ->select('COUNT(h.id)')
+            ->join('h.decision', 'd')
+            ->join('d.examination', 'e')
+            ->join('e.specimen', 's')
             ->where('s.site = :site AND d.taxon = :taxon AND d.part = :part AND h.takenOn BETWEEN :from AND :to')
-            ->setParameters(new ArrayCollection([
-                new Parameter('site', $site), new Parameter('taxon', $taxon), new Parameter('part', $part), new Parameter('from', $year.'-01-01'), new Parameter('to', $year.'-12-31'),
-            ]))->getQuery()->getSingleScalarResult();
+            ->setParameters(
+                new ArrayCollection([
+                    new Parameter('site', $site),
+                    new Parameter('taxon', $taxon),
+                    new Parameter('part', $part),
+                    new Parameter('from', $year.'-01-01'),
+                    new Parameter('to', $year.'-12-31'),
+                ]),
+            )
+            ->getQuery()
+            ->getSingleScalarResult();
     }
 
     /** @return list<HarvestRecord> */

@@ -29,11 +29,15 @@ final class HarvestVoter extends Voter
         return $subject instanceof ExaminationRecord && self::TAKE === $attribute;
     }
 
-    protected function voteOnAttribute(string $attribute, mixed $subject, TokenInterface $token, ?Vote $vote = null): bool
-    {
+    protected function voteOnAttribute(
+        string $attribute,
+        mixed $subject,
+        TokenInterface $token,
+        ?Vote $vote = null,
+    ): bool {
         $user = $token->getUser();
         $against = match (true) {
-            !$user instanceof User => 'Sign in first.',
+            !($user instanceof User) => 'Sign in first.',
             !$user->role->mayDecide() => 'Taking something is decided by an instructor; ask one to log it.',
             $this->examinations->isLookingBlind($user, $subject->specimen) => 'You are examining this tree as the second person. Sign yours first.',
             default => null,

@@ -12,23 +12,30 @@ use Hylognosis\Identification\CompiledTables;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Finder\Finder;
+use Symfony\Contracts\Service\ResetInterface;
 
 /**
- * The floras that ship with the application, by name, with what people have said of their stated nevers; read once and kept ready
- * until a file of theirs changes or a review is added. A flora that can no longer be taken does not stop the school and does not
- * slip in either: the last good edition stays in use, and the fault is shown.
+ * The floras that ship with the application, by name, with what people have said of their stated nevers; read once and
+ * kept ready until a file of theirs changes or a review is added. A flora that can no longer be taken does not stop the
+ * school and does not slip in either: the last good edition stays in use, and the fault is shown. Where one process
+ * answers many requests, the floras stay in it; which edition holds is asked anew in each.
  */
-final class FloraLibrary
+final class FloraLibrary implements ResetInterface
 {
     public const DEFAULT = 'central-european-hills';
 
     private static string $shape = '';
 
-    /** @var array<string, Flora> */
+    /** @var array<string, array{string, Flora}> name → edition, flora */
     private array $floras = [];
-    /** @var array<string, CompiledFlora> */
+    /**
+     * @var array<string, array<string, CompiledFlora>> name → life stage → flora made ready, of the edition in `floras`
+     */
     private array $compiled = [];
-    /** @var array<string, array{string, string}> name → what tells the edition in use, why a newer one is not taken */
+    /**
+     * @var array<string, array{string, string}> name → what tells the edition in use, why a newer one is not taken; of
+     *     this request
+     */
     private array $editions = [];
 
     public function __construct(
@@ -44,7 +51,8 @@ final class FloraLibrary
     public function names(): array
     {
         $names = [];
-        foreach (self::listed($this->folder) as $name) { // asked by every page: a finder would take as long as the rest of it
+        foreach (self::listed($this->folder) as $name) {
+            // asked by every page: a finder would take as long as the rest of it
             if (is_file($this->folder.'/'.$name.'/flora.yaml')) {
                 $names[] = $name;
             }
@@ -60,9 +68,19 @@ final class FloraLibrary
      */
     public function flora(string $nameOrPath): Flora
     {
-        return $this->floras[$nameOrPath] ??= $this->isShipped($nameOrPath)
-            ? $this->kept($nameOrPath, 'flora', Flora::class) ?? throw FloraRefused::because($nameOrPath, 'is lost from the cache; load the page again.')
-            : $this->files->load($this->path($nameOrPath))[0];
+        $edition = $this->isShipped($nameOrPath) ? $this->edition($nameOrPath)[0] : '';
+        if (($this->floras[$nameOrPath][0] ?? null) !== $edition) {
+            unset($this->compiled[$nameOrPath]);
+            $this->floras[$nameOrPath] = [
+                $edition,
+                '' === $edition
+                    ? $this->files->load($this->path($nameOrPath))[0]
+                    : $this->item($nameOrPath, $edition, 'flora', Flora::class) ??
+                        throw FloraRefused::because($nameOrPath, 'is lost from the cache; load the page again.'),
+            ];
+        }
+
+        return $this->floras[$nameOrPath][1];
     }
 
     /** Changes with every edition of a flora and every review of its lines. */
@@ -90,17 +108,19 @@ final class FloraLibrary
      */
     public function compiled(string $nameOrPath, LifeStage $stage): CompiledFlora
     {
-        if (!isset($this->compiled[$nameOrPath.'|'.$stage->value])) {
-            $flora = $this->flora($nameOrPath);
-            $tables = $this->isShipped($nameOrPath) ? $this->kept($nameOrPath, $stage->value, CompiledTables::class) : null;
-            $compiled = null === $tables ? CompiledFlora::of($flora, $stage) : CompiledFlora::with($flora, $stage, $tables);
-            if (null === $tables && $this->isShipped($nameOrPath)) {
-                $this->keep($nameOrPath, $this->edition($nameOrPath)[0], $stage->value, $compiled->tables());
+        $flora = $this->flora($nameOrPath);
+        if (!isset($this->compiled[$nameOrPath][$stage->value])) {
+            $edition = $this->floras[$nameOrPath][0];
+            $tables = '' === $edition ? null : $this->item($nameOrPath, $edition, $stage->value, CompiledTables::class);
+            $compiled =
+                null === $tables ? CompiledFlora::of($flora, $stage) : CompiledFlora::with($flora, $stage, $tables);
+            if (null === $tables && '' !== $edition) {
+                $this->keep($nameOrPath, $edition, $stage->value, $compiled->tables());
             }
-            $this->compiled[$nameOrPath.'|'.$stage->value] = $compiled;
+            $this->compiled[$nameOrPath][$stage->value] = $compiled;
         }
 
-        return $this->compiled[$nameOrPath.'|'.$stage->value];
+        return $this->compiled[$nameOrPath][$stage->value];
     }
 
     /** @return \Closure(LifeStage): CompiledFlora */
@@ -109,10 +129,11 @@ final class FloraLibrary
         return fn (LifeStage $stage): CompiledFlora => $this->compiled($nameOrPath, $stage);
     }
 
-    /** Forgets what was read, so that what has just been said of a line holds from the next look on. */
-    public function reread(): void
+    /** Asks anew which edition holds, so that what has just been said of a line holds from the next look on. */
+    public function reset(): void
     {
-        $this->floras = $this->compiled = $this->editions = [];
+        clearstatcache();
+        $this->editions = [];
     }
 
     public function isShipped(string $name): bool
@@ -125,7 +146,10 @@ final class FloraLibrary
         return match (true) {
             $this->isShipped($nameOrPath) => $this->folder.'/'.$nameOrPath,
             file_exists($nameOrPath) => $nameOrPath,
-            default => throw FloraRefused::because($nameOrPath, 'no such flora; shipped: '.implode(', ', $this->names()).'.'),
+            default => throw FloraRefused::because(
+                $nameOrPath,
+                'no such flora; shipped: '.implode(', ', $this->names()).'.',
+            ),
         };
     }
 
@@ -136,7 +160,12 @@ final class FloraLibrary
      */
     private function load(string $nameOrPath): array
     {
-        return $this->files->load($this->path($nameOrPath), $this->isShipped($nameOrPath) ? fn (FloraDocument $d): FloraDocument => $this->reviews->laidOver($nameOrPath, $d) : null);
+        return $this->files->load(
+            $this->path($nameOrPath),
+            $this->isShipped($nameOrPath)
+                ? fn (FloraDocument $d): FloraDocument => $this->reviews->laidOver($nameOrPath, $d)
+                : null,
+        );
     }
 
     /**
@@ -154,13 +183,19 @@ final class FloraLibrary
         $current = $this->fingerprint($name);
         $good = $this->cache->getItem(hash('xxh128', $this->shape().'|good|'.$name));
         $told = $good->get();
-        [$known, $before] = \is_array($told) ? [self::text($told[0] ?? null), self::text($told[1] ?? null)] : [null, null];
+        [$known, $before] = \is_array($told)
+            ? [self::text($told[0] ?? null), self::text($told[1] ?? null)]
+            : [null, null];
         if ($known === $current) {
             return $this->editions[$name] = [$current, ''];
         }
         try {
             $flora = $this->load($name)[0];
-            $this->refuseLosses($name, $flora, null === $known ? null : $this->item($name, $known, 'flora', Flora::class));
+            $this->refuseLosses(
+                $name,
+                $flora,
+                null === $known ? null : $this->item($name, $known, 'flora', Flora::class),
+            );
         } catch (FloraRefused $refused) {
             if (null === $known || null === $this->item($name, $known, 'flora', Flora::class)) {
                 throw $refused;
@@ -170,7 +205,9 @@ final class FloraLibrary
         }
         $this->keep($name, $current, 'flora', $flora);
         $this->cache->save($good->set([$current, $known]));
-        if (null !== $before && $before !== $current) { // the one just replaced stays for those who are in the middle of a request; and somebody may have gone back to the one before it
+        if (null !== $before && $before !== $current) {
+            // the one just replaced stays for those who are in the middle of a request; and somebody may have gone back
+            // to the one before it
             $this->forget($name, $before);
         }
 
@@ -182,7 +219,13 @@ final class FloraLibrary
     {
         foreach (array_keys($before?->dangerous() ?? []) as $id) {
             if (!isset($next->dangerous()[$id]) && !isset($next->retired[$id])) {
-                throw FloraRefused::because($name, \sprintf('%s was a dangerous kind in the edition before and is none in this one. Name it under "retired" in flora.yaml, with the reason.', $id));
+                throw FloraRefused::because(
+                    $name,
+                    \sprintf(
+                        '%s was a dangerous kind in the edition before and is none in this one. Name it under "retired" in flora.yaml, with the reason.',
+                        $id,
+                    ),
+                );
             }
         }
     }
@@ -216,18 +259,6 @@ final class FloraLibrary
      *
      * @return T|null
      */
-    private function kept(string $name, string $what, string $class): ?object
-    {
-        return $this->item($name, $this->edition($name)[0], $what, $class);
-    }
-
-    /**
-     * @template T of object
-     *
-     * @param class-string<T> $class
-     *
-     * @return T|null
-     */
     private function item(string $name, string $edition, string $what, string $class): ?object
     {
         $value = $this->cache->getItem($this->key($name, $edition, $what))->get();
@@ -240,10 +271,18 @@ final class FloraLibrary
         $this->cache->save($this->cache->getItem($this->key($name, $edition, $what))->set($value));
     }
 
-    /** Gives back the room an edition takes on disk and among the files kept compiled, which else fill up with every edit. */
+    /**
+     * Gives back the room an edition takes on disk and among the files kept compiled, which else fill up with every
+     * edit.
+     */
     private function forget(string $name, string $edition): void
     {
-        $this->cache->deleteItems(array_map(fn (string $what): string => $this->key($name, $edition, $what), ['flora', ...array_column(LifeStage::cases(), 'value')]));
+        $this->cache->deleteItems(
+            array_map(fn (string $what): string => $this->key($name, $edition, $what), [
+                'flora',
+                ...array_column(LifeStage::cases(), 'value'),
+            ]),
+        );
     }
 
     private static function text(mixed $value): ?string
@@ -256,11 +295,17 @@ final class FloraLibrary
         return hash('xxh128', implode('|', [$this->shape(), $name, $edition, $what]));
     }
 
-    /** What is kept is kept as objects: it is good only for the classes it was made of. Those change only where somebody writes them; else the container is built anew, and the cache with it. */
+    /**
+     * What is kept is kept as objects: it is good only for the classes it was made of. Those change only where somebody
+     * writes them; else the container is built anew, and the cache with it.
+     */
     private function shape(): string
     {
         if ($this->debug && '' === self::$shape) {
-            $folders = array_map(static fn (string $class): string => \dirname((string) (new \ReflectionClass($class))->getFileName()), [Flora::class, CompiledFlora::class]);
+            $folders = array_map(
+                static fn (string $class): string => \dirname((string) (new \ReflectionClass($class))->getFileName()),
+                [Flora::class, CompiledFlora::class],
+            );
             foreach ((new Finder())->files()->in($folders)->name('*.php')->sortByName() as $file) {
                 self::$shape .= $file->getFilename().$file->getMTime().$file->getSize();
             }

@@ -13,8 +13,9 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 /** Holds a flora document against the published JSON Schema (2020-12) of the exchange format. */
 final readonly class FloraSchema
 {
-    public function __construct(#[Autowire('%kernel.project_dir%/flora/schema/flora.schema.json')] private string $file)
-    {
+    public function __construct(
+        #[Autowire('%kernel.project_dir%/flora/schema/flora.schema.json')] private string $file,
+    ) {
     }
 
     /** @throws FloraRefused naming the first place that does not fit the schema */
@@ -29,7 +30,13 @@ final readonly class FloraSchema
             $path = (string) array_key_first($messages);
             $reasons = $messages[$path];
             $first = \is_array($reasons) ? reset($reasons) : $reasons;
-            throw FloraRefused::in($name, DocumentError::at(str_replace('/', '.', trim($path, '/')), \is_string($first) ? $first : 'does not fit the schema.'));
+            throw FloraRefused::in(
+                $name,
+                DocumentError::at(
+                    str_replace('/', '.', trim($path, '/')),
+                    \is_string($first) ? $first : 'does not fit the schema.',
+                ),
+            );
         }
     }
 }

@@ -7,15 +7,17 @@ namespace App\Library;
 use App\Species\View\TermView;
 use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
+use Hylognosis\Document\YamlText;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use Symfony\Component\Yaml\Yaml;
 
 /** The terms used on the screens, from flora/glossary.yaml. */
 final readonly class Glossary
 {
-    public function __construct(#[Autowire('%kernel.project_dir%/flora/glossary.yaml')] private string $file, #[Autowire(service: 'cache.flora')] private CacheItemPoolInterface $cache)
-    {
+    public function __construct(
+        #[Autowire('%kernel.project_dir%/flora/glossary.yaml')] private string $file,
+        #[Autowire(service: 'cache.flora')] private CacheItemPoolInterface $cache,
+    ) {
     }
 
     /**
@@ -28,7 +30,14 @@ final readonly class Glossary
         $item = $this->cache->getItem('glossary'.filemtime($this->file).'-'.filesize($this->file));
         $kept = $item->get();
         if (!\is_array($kept)) {
-            $this->cache->save($item->set($kept = array_map(static fn (TermView $term): array => [$term->term, $term->definition, $term->drawing], $this->read())));
+            $this->cache->save(
+                $item->set(
+                    $kept = array_map(
+                        static fn (TermView $term): array => [$term->term, $term->definition, $term->drawing],
+                        $this->read(),
+                    ),
+                ),
+            );
         }
         /** @var list<array{string, string, string}> $kept */
 
@@ -42,7 +51,7 @@ final readonly class Glossary
             $node->onlyKnows(['term', 'definition', 'drawing']);
 
             return new TermView($node->text('term'), $node->text('definition'), $node->text('drawing'));
-        }, Node::root(Yaml::parseFile($this->file), 'glossary.yaml')->items());
+        }, Node::root(YamlText::ofFile($this->file), 'glossary.yaml')->items());
         usort($terms, static fn (TermView $a, TermView $b): int => strcmp($a->term, $b->term));
 
         return $terms;

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace App\Library;
 
+use App\Storage\DayType;
 use Doctrine\ORM\Mapping as ORM;
 use Hylognosis\Flora\ReviewVerdict;
 use Symfony\Component\Uid\Uuid;
 
-/** One person's reading of one line of what a taxon never shows. Reviews are only ever added; the last word of each person counts. */
+/**
+ * One person's reading of one line of what a taxon never shows. Reviews are only ever added; the last word of each
+ * person counts.
+ */
 #[ORM\Entity(repositoryClass: NeverReviewRepository::class, readOnly: true)]
 #[ORM\Table(name: 'never_review')]
 #[ORM\Index(name: 'never_review_flora', columns: ['flora'])]
@@ -20,7 +24,6 @@ class NeverReview
 
     /**
      * @param string $fingerprint of the statement that was read; a review says nothing of another wording
-     * @param string $reviewedOn  `2027-06-14`
      */
     public function __construct(
         #[ORM\Column(length: 80)]
@@ -35,8 +38,8 @@ class NeverReview
         public readonly ReviewVerdict $verdict,
         #[ORM\Column(length: 120)]
         public readonly string $who,
-        #[ORM\Column(length: 10)]
-        public readonly string $reviewedOn,
+        #[ORM\Column(type: DayType::NAME)]
+        public readonly \DateTimeImmutable $reviewedOn,
         #[ORM\Column(length: 500)]
         public readonly string $note,
         #[ORM\Column]

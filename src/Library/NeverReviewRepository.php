@@ -20,7 +20,13 @@ final class NeverReviewRepository extends ServiceEntityRepository
     public function ofFlora(string $flora): array
     {
         try {
-            $rows = $this->createQueryBuilder('r')->where('r.flora = :flora')->setParameter('flora', $flora)->orderBy('r.recordedAt', 'ASC')->addOrderBy('r.id', 'ASC')->getQuery()->getResult();
+            $rows = $this->createQueryBuilder('r')
+                ->where('r.flora = :flora')
+                ->setParameter('flora', $flora)
+                ->orderBy('r.recordedAt', 'ASC')
+                ->addOrderBy('r.id', 'ASC')
+                ->getQuery()
+                ->getResult();
         } catch (TableNotFoundException) {
             return [];
         }
@@ -33,7 +39,12 @@ final class NeverReviewRepository extends ServiceEntityRepository
     public function fingerprint(string $flora): string
     {
         try {
-            $row = $this->createQueryBuilder('r')->select('COUNT(r.id) AS n, MAX(r.id) AS last')->where('r.flora = :flora')->setParameter('flora', $flora)->getQuery()->getSingleResult();
+            $row = $this->createQueryBuilder('r')
+                ->select('COUNT(r.id) AS n, MAX(r.id) AS last')
+                ->where('r.flora = :flora')
+                ->setParameter('flora', $flora)
+                ->getQuery()
+                ->getSingleResult();
         } catch (TableNotFoundException) {
             return '';
         }

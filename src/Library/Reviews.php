@@ -10,8 +10,12 @@ use Hylognosis\Flora\NumberRange;
 use Hylognosis\Flora\ReviewVerdict;
 use Hylognosis\Flora\StatedNever;
 use Hylognosis\Flora\Taxon;
+use Hylognosis\Measure\CalendarDay;
 
-/** What people have said of the stated nevers of a flora: kept in the database, laid over its document, printed and taken back as a sheet. */
+/**
+ * What people have said of the stated nevers of a flora: kept in the database, laid over its document, printed and
+ * taken back as a sheet.
+ */
 final readonly class Reviews
 {
     public function __construct(private NeverReviewRepository $reviews)
@@ -33,7 +37,10 @@ final readonly class Reviews
         }
         $content = $document->content;
         if ([] !== $reviews && \is_array($content['taxa'] ?? null)) {
-            $content['taxa'] = array_map(static fn (mixed $taxon): mixed => \is_array($taxon) ? self::reviewed($taxon, $reviews) : $taxon, $content['taxa']);
+            $content['taxa'] = array_map(
+                static fn (mixed $taxon): mixed => \is_array($taxon) ? self::reviewed($taxon, $reviews) : $taxon,
+                $content['taxa'],
+            );
         }
 
         return new FloraDocument($content);
@@ -65,14 +72,27 @@ final readonly class Reviews
     public function sheet(Flora $flora, ?string $only): string
     {
         $lines = [
-            \sprintf('# What they never show: %s, edition %s', $flora->title, $flora->edition), '',
+            \sprintf('# What they never show: %s, edition %s', $flora->title, $flora->edition),
+            '',
             'Read each line slowly. Is it true at every age, in every season, at every height on the tree, of both sexes and of every garden form?',
             'Who has seen it otherwise? Put [x] where you agree and [!] where you doubt, with a note behind it; leave [ ] where you cannot say.',
-            'Take it back with: bin/console hylognosis:flora review '.$flora->name.' --take=FILE --by="Your name"', '',
+            'Take it back with: bin/console hylognosis:flora review '.$flora->name.' --take=FILE --by="Your name"',
+            '',
         ];
         foreach ($flora->taxa as $taxon) {
             if ([] !== $taxon->nevers && !$taxon->isHybrid() && (null === $only || $only === $taxon->id)) {
-                array_push($lines, \sprintf('## %s (%s), %s', ucfirst($taxon->commonName()), $taxon->name, $taxon->severity()->value), '', ...array_values(array_map(static fn (StatedNever $never): string => self::line($flora, $taxon, $never), $taxon->nevers)), ...['']);
+                array_push(
+                    $lines,
+                    \sprintf('## %s (%s), %s', ucfirst($taxon->commonName()), $taxon->name, $taxon->severity()->value),
+                    '',
+                    ...array_values(
+                        array_map(
+                            static fn (StatedNever $never): string => self::line($flora, $taxon, $never),
+                            $taxon->nevers,
+                        ),
+                    ),
+                    ...[''],
+                );
             }
         }
 
@@ -96,13 +116,33 @@ final readonly class Reviews
             $verdict = match ($m[1]) {
                 'x', 'X' => ReviewVerdict::Agreed,
                 '!' => ReviewVerdict::Doubted,
-                default => throw FloraRefused::because('line '.($number + 1), \sprintf('"[%s]" is no mark; put [x], [!] or [ ].', $m[1])),
+                default => throw FloraRefused::because(
+                    'line '.($number + 1),
+                    \sprintf('"[%s]" is no mark; put [x], [!] or [ ].', $m[1]),
+                ),
             };
-            $never = ($flora->taxa[$m[2]] ?? null)->nevers[$m[3]] ?? throw FloraRefused::because('line '.($number + 1), \sprintf('this edition states no "%s/%s".', $m[2], $m[3]));
-            $reviews[] = new NeverReview($flora->name, $m[2], $m[3], $never->fingerprint(), $verdict, $who, $now->format('Y-m-d'), trim($m[4] ?? ''), $now);
+            $never =
+                ($flora->taxa[$m[2]] ?? null)->nevers[$m[3]] ??
+                throw FloraRefused::because(
+                    'line '.($number + 1),
+                    \sprintf('this edition states no "%s/%s".', $m[2], $m[3]),
+                );
+            $reviews[] = new NeverReview(
+                $flora->name,
+                $m[2],
+                $m[3],
+                $never->fingerprint(),
+                $verdict,
+                $who,
+                CalendarDay::of($now),
+                trim($m[4] ?? ''),
+                $now,
+            );
         }
 
-        return [] !== $reviews ? $reviews : throw FloraRefused::because('the sheet', 'holds no line that is ticked or doubted.');
+        return [] !== $reviews
+            ? $reviews
+            : throw FloraRefused::because('the sheet', 'holds no line that is ticked or doubted.');
     }
 
     /** What a line forbids, in words: `pith: hollow, chambered`. */
@@ -110,14 +150,27 @@ final readonly class Reviews
     {
         $character = $flora->character($never->character);
 
-        return $character->label.': '.(null === $never->outside ? implode(', ', array_map(static fn (string $id): string => $character->state($id)->label, $never->states)) : 'anything but '.$never->outside);
+        return $character->label.
+            ': '.
+            (null === $never->outside
+                ? implode(
+                    ', ',
+                    array_map(static fn (string $id): string => $character->state($id)->label, $never->states),
+                )
+                : 'anything but '.$never->outside);
     }
 
     private static function line(Flora $flora, Taxon $taxon, StatedNever $never): string
     {
         return \sprintf(
-            '[ ] %s/%s  never %s. %s (%s; read by %d%s) | ', $taxon->id, $never->id, self::forbidden($flora, $never), $never->reason,
-            $never->sureness->value, $never->agreements(), $never->isDoubted() ? '; DOUBTED, excludes nothing' : '',
+            '[ ] %s/%s  never %s. %s (%s; read by %d%s) | ',
+            $taxon->id,
+            $never->id,
+            self::forbidden($flora, $never),
+            $never->reason,
+            $never->sureness->value,
+            $never->agreements(),
+            $never->isDoubted() ? '; DOUBTED, excludes nothing' : '',
         );
     }
 
@@ -130,13 +183,20 @@ final readonly class Reviews
     private static function told(array $never, array $reviews): array
     {
         $character = $never['character'] ?? '';
-        $states = array_values(array_filter(\is_array($never['states'] ?? null) ? $never['states'] : [], is_string(...)));
+        $states = array_values(
+            array_filter(\is_array($never['states'] ?? null) ? $never['states'] : [], is_string(...)),
+        );
         $outside = \is_string($never['outside'] ?? null) ? NumberRange::parse($never['outside']) : null;
         $fingerprint = StatedNever::fingerprintOf(\is_string($character) ? $character : '', $states, $outside);
         $told = [];
         foreach ($reviews as $review) {
             if ($review->fingerprint === $fingerprint) {
-                $told[] = ['who' => $review->who, 'on' => $review->reviewedOn, 'verdict' => $review->verdict->value] + ('' === $review->note ? [] : ['note' => $review->note]);
+                $told[] =
+                    [
+                        'who' => $review->who,
+                        'on' => CalendarDay::iso($review->reviewedOn),
+                        'verdict' => $review->verdict->value,
+                    ] + ('' === $review->note ? [] : ['note' => $review->note]);
             }
         }
 

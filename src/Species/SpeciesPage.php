@@ -38,8 +38,11 @@ use Hylognosis\Season\Phenology;
 /** Draws up the notebook page of a species from the flora and from what was harvested of it. */
 final readonly class SpeciesPage
 {
-    public function __construct(private HarvestRepository $harvests, private HarvestLog $harvestLog, private RehearsalFile $rehearsals)
-    {
+    public function __construct(
+        private HarvestRepository $harvests,
+        private HarvestLog $harvestLog,
+        private RehearsalFile $rehearsals,
+    ) {
     }
 
     public function of(Flora $flora, Taxon $taxon): TaxonView
@@ -53,17 +56,38 @@ final readonly class SpeciesPage
         }
 
         return new TaxonView(
-            $taxon->id, $taxon->name, $taxon->names->author, $taxon->names->family, $taxon->names->synonyms, $taxon->names->common, $taxon->names->misleading, $taxon->names->meaning, $taxon->fruitSet,
-            $taxon->status->origin, $taxon->status->protected, $taxon->status->note, $taxon->severity(), $taxon->summary, $described,
-            array_map(static fn (Hazard $h): HazardView => new HazardView($h->part, $h->who, $h->way, $h->severity, $h->note), $taxon->hazards),
+            $taxon->id,
+            $taxon->name,
+            $taxon->names->author,
+            $taxon->names->family,
+            $taxon->names->synonyms,
+            $taxon->names->common,
+            $taxon->names->misleading,
+            $taxon->names->meaning,
+            $taxon->fruitSet,
+            $taxon->status->origin,
+            $taxon->status->protected,
+            $taxon->status->note,
+            $taxon->severity(),
+            $taxon->summary,
+            $described,
+            array_map(
+                static fn (Hazard $h): HazardView => new HazardView($h->part, $h->who, $h->way, $h->severity, $h->note),
+                $taxon->hazards,
+            ),
             array_values(array_map(fn (Part $part): PartView => $this->part($flora, $taxon, $part), $taxon->parts)),
             $this->months($flora, $taxon),
             $this->sources($flora, $taxon->sources),
             array_map($this->harvestLog->view(...), $this->harvests->ofTaxon($taxon->id)),
-            array_map(static fn (FigureKind $kind): FigureView => self::figure($taxon, $kind), [] === $taxon->figures ? [] : FigureKind::cases()),
+            array_map(
+                static fn (FigureKind $kind): FigureView => self::figure($taxon, $kind),
+                [] === $taxon->figures ? [] : FigureKind::cases(),
+            ),
             $this->sources($flora, self::figureSources($flora, $taxon)),
             $taxon->parents,
-            array_values(array_map(static fn (StatedNever $never): NeverView => NeverView::of($flora, $never), $taxon->nevers)),
+            array_values(
+                array_map(static fn (StatedNever $never): NeverView => NeverView::of($flora, $never), $taxon->nevers),
+            ),
         );
     }
 
@@ -72,7 +96,19 @@ final readonly class SpeciesPage
         $range = $taxon->figures[$kind->value] ?? null;
         $coldest = FigureKind::Hardiness === $kind && null !== $range ? HardinessZone::of((int) $range->low) : null;
 
-        return new FigureView($kind->value, $kind->label(), null === $range ? null : (string) $range, $kind->unit(), null === $coldest ? '' : str_replace('-', '−', \sprintf('to %d °C, %d °F', $coldest->coldestCelsius(), $coldest->coldestFahrenheit())));
+        return new FigureView(
+            $kind->value,
+            $kind->label(),
+            null === $range ? null : (string) $range,
+            $kind->unit(),
+            null === $coldest
+                ? ''
+                : str_replace(
+                    '-',
+                    '−',
+                    \sprintf('to %d °C, %d °F', $coldest->coldestCelsius(), $coldest->coldestFahrenheit()),
+                ),
+        );
     }
 
     /** @return list<SourceReference> each work once */
@@ -101,7 +137,13 @@ final readonly class SpeciesPage
             $states[] = $this->state($character, $id, $share);
         }
 
-        return new DescribedView($character->id, $character->organ, $character->label, $states, null === $range ? null : trim($range.' '.$character->unit));
+        return new DescribedView(
+            $character->id,
+            $character->organ,
+            $character->label,
+            $states,
+            null === $range ? null : trim($range.' '.$character->unit),
+        );
     }
 
     private function state(Character $character, string $id, float $share): StateShareView
@@ -114,15 +156,32 @@ final readonly class SpeciesPage
     private function part(Flora $flora, Taxon $taxon, Part $part): PartView
     {
         return new PartView(
-            $part->id, $part->label, $part->uses, $part->harmful, $part->timing?->window?->words() ?? '', $part->timing?->identified?->words() ?? '',
-            array_map(static fn (Condition $c): ConditionView => new ConditionView($c->id, $c->question, $c->note, $c->wanted), $part->conditions),
-            array_map(fn (RequiredFeature $f): RequiredFeatureView => $this->required($flora->character($f->character), $f), $part->required),
+            $part->id,
+            $part->label,
+            $part->uses,
+            $part->harmful,
+            $part->timing?->window?->words() ?? '',
+            $part->timing?->identified?->words() ?? '',
+            array_map(
+                static fn (Condition $c): ConditionView => new ConditionView($c->id, $c->question, $c->note, $c->wanted),
+                $part->conditions,
+            ),
+            array_map(
+                fn (RequiredFeature $f): RequiredFeatureView => $this->required($flora->character($f->character), $f),
+                $part->required,
+            ),
             array_map(static function (LookAlike $l) use ($flora): LookAlikeView {
                 $other = $flora->taxon($l->taxon);
 
                 return new LookAlikeView($other->id, $other->commonName(), $other->name, $l->severity, $l->note);
             }, $part->lookAlikes),
-            $part->handling->preparation, $part->handling->leave, $part->freshnessDays(), $this->sources($flora, $part->sources), $this->rehearsed($flora, $taxon, $part), $part->handling->yield, $part->handling->effort,
+            $part->handling->preparation,
+            $part->handling->leave,
+            $part->freshnessDays(),
+            $this->sources($flora, $part->sources),
+            $this->rehearsed($flora, $taxon, $part),
+            $part->handling->yield,
+            $part->handling->effort,
         );
     }
 
@@ -133,18 +192,32 @@ final readonly class SpeciesPage
         if (null === $figures || [] === $right) {
             return null;
         }
-        $share = static fn (array $row): float => RehearsalFile::number($row['cleared']) / RehearsalFile::number($row['played']);
+        $share = static fn (array $row): float => RehearsalFile::number($row['cleared']) /
+            RehearsalFile::number($row['played']);
         usort($right, static fn (array $a, array $b): int => $share($b) <=> $share($a));
-        $months = array_map(static fn (array $row): int => (int) $row['month'], array_filter($right, static fn (array $row): bool => $row['cleared'] > 0));
+        $months = array_map(
+            static fn (array $row): int => (int) $row['month'],
+            array_filter($right, static fn (array $row): bool => $row['cleared'] > 0),
+        );
         sort($months);
         $passing = $figures['passing'];
-        usort($passing, static fn (array $a, array $b): int => RehearsalFile::number($b['bound']) <=> RehearsalFile::number($a['bound']));
+        usort(
+            $passing,
+            static fn (array $a, array $b): int => RehearsalFile::number($b['bound']) <=>
+                RehearsalFile::number($a['bound']),
+        );
         $worst = $passing[0] ?? null;
 
         return new RehearsedView(
-            $figures['made_on'], (int) $right[0]['month'], $share($right[0]), null === $right[0]['looks'] ? null : (float) $right[0]['looks'], $months,
-            null === $worst ? null : $flora->taxon((string) $worst['danger'])->commonName(), null === $worst ? null : RehearsalFile::number($worst['bound']),
-            null === $worst ? null : RehearsalFile::number($worst['tolerates']), null === $worst ? null : RehearsalFile::number($worst['two_tolerate']),
+            $figures['made_on'],
+            (int) $right[0]['month'],
+            $share($right[0]),
+            null === $right[0]['looks'] ? null : (float) $right[0]['looks'],
+            $months,
+            null === $worst ? null : $flora->taxon((string) $worst['danger'])->commonName(),
+            null === $worst ? null : RehearsalFile::number($worst['bound']),
+            null === $worst ? null : RehearsalFile::number($worst['tolerates']),
+            null === $worst ? null : RehearsalFile::number($worst['two_tolerate']),
             [] === array_filter($passing, static fn (array $row): bool => true !== $row['meets_aim']),
         );
     }
@@ -152,9 +225,12 @@ final readonly class SpeciesPage
     private function required(Character $character, RequiredFeature $feature): RequiredFeatureView
     {
         return new RequiredFeatureView(
-            $character->id, $character->label, $character->organ,
+            $character->id,
+            $character->label,
+            $character->organ,
             array_map(fn (string $id): StateShareView => $this->state($character, $id, 1.0), $feature->states),
-            null === $feature->range ? null : trim($feature->range.' '.$character->unit), $feature->samples,
+            null === $feature->range ? null : trim($feature->range.' '.$character->unit),
+            $feature->samples,
             array_map(fn (string $id): StateShareView => $this->state($character, $id, 1.0), $feature->beside),
         );
     }
@@ -187,8 +263,18 @@ final readonly class SpeciesPage
         return array_map(static function (SourceReference $reference) use ($flora): string {
             $source = $flora->sources[$reference->source];
 
-            return implode(', ', array_filter([$source->author, $source->title, $source->year, '' === $reference->place ? '' : 'under '.$reference->place], static fn (string $word): bool => '' !== $word))
-                .($reference->memory ? ' (written down from memory)' : '');
+            return implode(
+                ', ',
+                array_filter(
+                    [
+                        $source->author,
+                        $source->title,
+                        $source->year,
+                        '' === $reference->place ? '' : 'under '.$reference->place,
+                    ],
+                    static fn (string $word): bool => '' !== $word,
+                ),
+            ).($reference->memory ? ' (written down from memory)' : '');
         }, $references);
     }
 }

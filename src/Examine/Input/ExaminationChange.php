@@ -13,9 +13,17 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class ExaminationChange
 {
     /**
-     * @param list<string>|null         $reach
-     * @param list<string>|null         $kit
-     * @param array<string, bool|null>|null $conditions answers by condition; null takes an answer back
+     * @param string|null                   $date         to move it to, YYYY-MM-DD
+     * @param string                        $dateReason   why the examination is older than its scores; wanted where
+     *                                         scores are recorded
+     * @param string|null                   $route        null leaves it as it is
+     * @param list<string>|null             $reach        null leaves it as it is
+     * @param list<string>|null             $kit          null leaves it as it is
+     * @param string|null                   $claimTaxon   id of the taxon hoped for
+     * @param string|null                   $claimPart    id of the part hoped for
+     * @param bool                          $dropClaim    nothing is hoped for any more
+     * @param array<string, bool|null>|null $conditions   answers by condition; null takes an answer back
+     * @param bool                          $uncoverNames names are uncovered, on record
      */
     public function __construct(
         #[Day]
@@ -29,7 +37,10 @@ final readonly class ExaminationChange
         #[Assert\All([new Assert\NotNull(), new Assert\Choice(['ground', 'hand', 'binoculars', 'cut'])])]
         #[Assert\Count(max: 10)]
         public ?array $reach = null,
-        #[Assert\All([new Assert\NotNull(), new Assert\Choice(['none', 'rule', 'hand-lens', 'knife', 'ultraviolet-torch'])])]
+        #[Assert\All([
+            new Assert\NotNull(),
+            new Assert\Choice(['none', 'rule', 'hand-lens', 'knife', 'ultraviolet-torch']),
+        ])]
         #[Assert\Count(max: 10)]
         public ?array $kit = null,
         #[Assert\Length(max: 64)]

@@ -12,8 +12,15 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class NewExamination
 {
     /**
-     * @param list<string>|null $reach null: everything
-     * @param list<string>|null $kit   null: the usual
+     * @param string            $specimenId id of the tree
+     * @param string            $date       day of the examination, YYYY-MM-DD
+     * @param string            $route      order in which the stations are walked
+     * @param list<string>|null $reach      null: everything
+     * @param list<string>|null $kit        null: the usual
+     * @param bool              $blind      names stay covered until they are uncovered, on record
+     * @param string|null       $claimTaxon id of the taxon hoped for
+     * @param string|null       $claimPart  id of the part hoped for
+     * @param string|null       $secondOf   id of the examination this is the second look at
      */
     public function __construct(
         #[Assert\NotBlank(message: 'Choose the tree.')]
@@ -27,7 +34,10 @@ final readonly class NewExamination
         #[Assert\All([new Assert\NotNull(), new Assert\Choice(['ground', 'hand', 'binoculars', 'cut'])])]
         #[Assert\Count(max: 10)]
         public ?array $reach = null,
-        #[Assert\All([new Assert\NotNull(), new Assert\Choice(['none', 'rule', 'hand-lens', 'knife', 'ultraviolet-torch'])])]
+        #[Assert\All([
+            new Assert\NotNull(),
+            new Assert\Choice(['none', 'rule', 'hand-lens', 'knife', 'ultraviolet-torch']),
+        ])]
         #[Assert\Count(max: 10)]
         public ?array $kit = null,
         public bool $blind = false,

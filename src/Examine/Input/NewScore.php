@@ -14,11 +14,14 @@ use Symfony\Component\Validator\Constraints as Assert;
 final readonly class NewScore
 {
     /**
-     * @param string       $id      a UUID made by whoever sends it: the same request sent twice is one score
-     * @param list<string> $states  or coarser words; empty unless something was seen
-     * @param list<float>  $numbers in the unit given
-     * @param bool         $either  one of the states was seen, and which cannot be told
-     * @param bool         $further the examiner went and looked again, knowing what was scored before
+     * @param string       $id        a UUID made by whoever sends it: the same request sent twice is one score
+     * @param string       $character id of the character
+     * @param list<string> $states    or coarser words; empty unless something was seen
+     * @param list<float>  $numbers   in the unit given
+     * @param string|null  $unit      mm, cm, m, in or ft; null: the unit of the character
+     * @param int          $samples   on how many twigs, leaves, fruits it was seen, 1 to 200
+     * @param bool         $either    one of the states was seen, and which cannot be told
+     * @param bool         $further   the examiner went and looked again, knowing what was scored before
      */
     public function __construct(
         #[Assert\NotBlank(message: 'A score needs an id of its own, made by whoever sends it.')]
@@ -30,7 +33,11 @@ final readonly class NewScore
         #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 64)])]
         #[Assert\Count(max: 20)]
         public array $states = [],
-        #[Assert\All([new Assert\NotNull(), new Assert\Type(['int', 'float'], message: 'This is no number.'), new Assert\Range(min: 0, max: 1_000_000)])]
+        #[Assert\All([
+            new Assert\NotNull(),
+            new Assert\Type(['int', 'float'], message: 'This is no number.'),
+            new Assert\Range(min: 0, max: 1_000_000),
+        ])]
         #[Assert\Count(max: 100)]
         public array $numbers = [],
         #[Assert\Choice(['mm', 'cm', 'm', 'in', 'ft'])]

@@ -6,96 +6,60 @@ namespace App\Examine\View;
 
 use Hylognosis\Assessment\Assessment;
 use Hylognosis\Assessment\DangerReport;
-use Hylognosis\Clearance\Clearance;
-use Hylognosis\Clearance\PointItem;
-use Hylognosis\Clearance\PointReport;
-use Hylognosis\Examination\Finding;
-use Hylognosis\Flora\Flora;
+use Hylognosis\Identification\Candidate;
 use Hylognosis\Identification\Conclusion;
-use Hylognosis\Identification\Contribution;
-use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Suggestion;
 use Hylognosis\Wording\English;
 
-/** One full step of the engine. Empty or null is what the viewer must not know yet. */
+/** What the screen shows of one full step of the engine. Empty or null is what the viewer must not know yet. */
 final readonly class AssessmentView
 {
+    /** Names shown; what comes after them is a matter of tenths of a per mille. */
+    private const MOST_NAMES = 8;
+
     /**
-     * @param list<CandidateView>  $ranking
-     * @param list<DangerView>     $dangers
-     * @param list<SuggestionView> $next
+     * @param list<CandidateView>  $ranking  likeliest first, the first few
+     * @param float|null           $unlisted the probability that it is none of the flora, 0 to 1
+     * @param bool|null            $goodFit  whether the best candidate explains well what was seen
+     * @param list<DangerView>     $dangers  not yet excluded, worst and likeliest first
+     * @param list<ExcludedView>   $excluded dangerous taxa that are excluded
+     * @param list<SuggestionView> $next     the most worthwhile first
      */
     public function __construct(
-        public array $ranking, public ?float $unlisted, public ?float $fit, public ?bool $goodFit, public ?Conclusion $conclusion,
-        public array $dangers, public ?ClearanceView $clearance, public array $next,
+        public array $ranking,
+        public ?float $unlisted,
+        public ?bool $goodFit,
+        public ?Conclusion $conclusion,
+        public array $dangers,
+        public array $excluded,
+        public ?GateView $clearance,
+        public array $next,
     ) {
     }
 
-    /** @param int|null $explained how many candidates come with their evidence; null for all */
-    public static function of(Assessment $assessment, English $words, ?int $explained = null): self
+    public static function of(Assessment $assessment, English $words): self
     {
         $identification = $assessment->identification;
         $flora = $identification->compiled->flora;
-        $ranking = $identification->ranking();
-        $candidates = [];
-        foreach ($ranking as $i => $candidate) {
-            $taxon = $flora->taxon($candidate->taxon);
-            $rival = $ranking[0 === $i ? 1 : 0]->taxon;
-            $evidence = null !== $explained && $i >= $explained ? [] : self::evidence($identification, $words, $candidate->taxon, $rival);
-            $candidates[] = new CandidateView($taxon->id, $taxon->name, $taxon->commonName(), $taxon->severity(), $candidate->posterior, $flora->taxon($rival)->commonName(), $evidence);
-        }
+        $isExcluded = static fn (DangerReport $r): bool => $r->danger->isExcluded();
 
         return new self(
-            $candidates, $identification->unlisted, $identification->fit, $identification->hasGoodFit(), $identification->conclusion(),
-            array_map(static fn (DangerReport $r): DangerView => self::danger($r, $flora), $assessment->dangers),
-            null === $assessment->clearance ? null : self::clearance($assessment->clearance, $words),
-            array_map(static fn (Suggestion $s): SuggestionView => new SuggestionView($s->character->id, $s->character->organ, $s->character->label, $s->worth, $s->required, $words->sentence($s->because)), $assessment->next),
+            array_map(
+                static fn (Candidate $c): CandidateView => CandidateView::of($c, $flora),
+                \array_slice($identification->ranking(), 0, self::MOST_NAMES),
+            ),
+            $identification->unlisted,
+            $identification->hasGoodFit(),
+            $identification->conclusion(),
+            array_values(
+                array_map(
+                    static fn (DangerReport $r): DangerView => DangerView::of($r, $flora),
+                    array_filter($assessment->dangers, static fn (DangerReport $r): bool => !$isExcluded($r)),
+                ),
+            ),
+            array_values(array_map(ExcludedView::of(...), array_filter($assessment->dangers, $isExcluded))),
+            null === $assessment->clearance ? null : GateView::of($assessment->clearance, $words),
+            array_map(static fn (Suggestion $s): SuggestionView => SuggestionView::of($s, $words), $assessment->next),
         );
-    }
-
-    /** @return list<EvidenceView> strongest first */
-    public static function evidence(Identification $identification, English $words, string $for, string $against): array
-    {
-        return array_map(
-            static fn (Contribution $c): EvidenceView => new EvidenceView($c->finding->character->id, $c->finding->character->label, self::seen($c->finding, $words), $c->decibans),
-            $identification->evidence($for, $against),
-        );
-    }
-
-    private static function danger(DangerReport $report, Flora $flora): DangerView
-    {
-        $danger = $report->danger;
-        $lines = [];
-        foreach (array_merge(...array_values($danger->contradictions)) as $line) {
-            $lines[$line->id] = new LineView($line->id, $flora->character($line->character)->label, $line->reason, $line->agreements());
-        }
-
-        return new DangerView(
-            $danger->taxon->id, $danger->taxon->name, $danger->taxon->commonName(), $danger->severity, $report->posterior, $danger->isExcluded(),
-            array_map(static fn (string $id): string => $flora->character($id)->label, array_keys($danger->contradictions)), $report->lookAt?->id, $report->lookAt?->label, array_values($lines),
-        );
-    }
-
-    private static function clearance(Clearance $clearance, English $words): ClearanceView
-    {
-        return new ClearanceView(
-            $clearance->answer, $words->sentence($clearance->because), $clearance->until?->format('Y-m-d'), $clearance->nearest()->point ?? '',
-            array_map(static fn (PointReport $p): PointView => new PointView(
-                $p->point, $words->title($p->point), $p->status, $words->sentence($p->because), null === $p->change ? '' : $words->sentence($p->change),
-                array_map(static fn (PointItem $i): PointItemView => new PointItemView($i->about, $i->subject, $words->label($i), $i->status, $i->detail->code, $words->sentence($i->detail)), $p->items), $p->when?->words(),
-            ), $clearance->points),
-        );
-    }
-
-    private static function seen(Finding $finding, English $words): string
-    {
-        if ($finding->isNotApplicable()) {
-            return 'makes no sense here';
-        }
-        $summary = $finding->summary();
-
-        return null !== $summary && $summary->count > 1
-            ? $words->summary($finding->character->id, $summary)
-            : $words->valuesOf($finding->character->id, ...$finding->values());
     }
 }

@@ -8,10 +8,17 @@ namespace App\Examine\View;
 final readonly class ContrastView
 {
     /**
-     * @param float              $decibans the sum of the evidence: ten times the decimal logarithm of the odds between the two
+     * @param string             $for      id of the candidate
+     * @param string             $against  id of the taxon it is weighed against
+     * @param float              $decibans the sum of the evidence: ten times the decimal logarithm of the odds between
+     *                                     the two
      * @param list<EvidenceView> $evidence strongest first
      */
-    public function __construct(public string $for, public string $against, public float $decibans, public array $evidence)
-    {
+    public function __construct(
+        public string $for,
+        public string $against,
+        public float $decibans,
+        public array $evidence,
+    ) {
     }
 }

@@ -11,10 +11,18 @@ use Hylognosis\Clearance\Subject;
 final readonly class PointItemView
 {
     /**
-     * @param string $subject its id
+     * @param string $subject id of what it is about
+     * @param string $label   what it is about, in words
      * @param string $code    of the reason
+     * @param string $detail  how it stands, in a sentence
      */
-    public function __construct(public Subject $about, public string $subject, public string $label, public PointStatus $status, public string $code, public string $detail)
-    {
+    public function __construct(
+        public Subject $about,
+        public string $subject,
+        public string $label,
+        public PointStatus $status,
+        public string $code,
+        public string $detail,
+    ) {
     }
 }

@@ -9,7 +9,18 @@ use Hylognosis\Flora\Severity;
 /** What harms, whom, and how. */
 final readonly class HazardView
 {
-    public function __construct(public string $part, public string $who, public string $way, public Severity $severity, public string $note)
-    {
+    /**
+     * @param string $part which part harms
+     * @param string $who  whom: people, horses, cattle …
+     * @param string $way  how: eaten, touched, breathed in …
+     * @param string $note in a sentence; empty where there is none
+     */
+    public function __construct(
+        public string $part,
+        public string $who,
+        public string $way,
+        public Severity $severity,
+        public string $note,
+    ) {
     }
 }

@@ -11,6 +11,9 @@ use Symfony\Component\Validator\Constraints as Assert;
 /** What somebody who read a stated never came to. */
 final readonly class NewReview
 {
+    /**
+     * @param string $note what was seen otherwise; wanted with a doubt
+     */
     public function __construct(
         public ReviewVerdict $verdict,
         #[Assert\Length(max: 500)]

@@ -9,8 +9,18 @@ use Hylognosis\Flora\Organ;
 /** What the flora says of one character of a taxon. */
 final readonly class DescribedView
 {
-    /** @param list<StateShareView> $states most frequent first; none for numbers */
-    public function __construct(public string $character, public Organ $organ, public string $label, public array $states, public ?string $range)
-    {
+    /**
+     * @param string               $character id of the character
+     * @param string               $label     name of the character
+     * @param list<StateShareView> $states    most frequent first; none for numbers
+     * @param string|null          $range     with its unit; null for states
+     */
+    public function __construct(
+        public string $character,
+        public Organ $organ,
+        public string $label,
+        public array $states,
+        public ?string $range,
+    ) {
     }
 }

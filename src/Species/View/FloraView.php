@@ -8,10 +8,20 @@ namespace App\Species\View;
 final readonly class FloraView
 {
     /**
-     * @param list<CharacterView>    $characters
-     * @param list<TaxonSummaryView> $taxa
+     * @param string                 $name       its name in addresses and documents
+     * @param string                 $title      title in words
+     * @param string                 $edition    edition of the flora
+     * @param string                 $hash       SHA-256 of the content
+     * @param list<CharacterView>    $characters the catalogue, in its order
+     * @param list<TaxonSummaryView> $taxa       in the order of their names
      */
-    public function __construct(public string $name, public string $title, public string $edition, public string $hash, public array $characters, public array $taxa)
-    {
+    public function __construct(
+        public string $name,
+        public string $title,
+        public string $edition,
+        public string $hash,
+        public array $characters,
+        public array $taxa,
+    ) {
     }
 }

@@ -9,8 +9,18 @@ use Hylognosis\Flora\Severity;
 /** What one taxon never shows. */
 final readonly class ReviewTaxonView
 {
-    /** @param list<NeverView> $nevers */
-    public function __construct(public string $id, public string $name, public string $commonName, public Severity $severity, public array $nevers)
-    {
+    /**
+     * @param string          $id         its id
+     * @param string          $name       scientific name
+     * @param string          $commonName common name
+     * @param list<NeverView> $nevers     what it never shows, line by line
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $commonName,
+        public Severity $severity,
+        public array $nevers,
+    ) {
     }
 }

@@ -12,18 +12,47 @@ use Hylognosis\Flora\Taxon;
 final readonly class TaxonSummaryView
 {
     /**
+     * @param string                $id         its id
+     * @param string                $name       scientific name
+     * @param string                $author     who named it
+     * @param string                $family     botanical family
+     * @param string                $commonName common name
      * @param list<string>          $otherNames all but the two shown first
-     * @param list<PartSummaryView> $parts
+     * @param list<PartSummaryView> $parts      what is taken of it, and what never may be
      */
-    public function __construct(public string $id, public string $name, public string $author, public string $family, public string $commonName, public array $otherNames, public Severity $severity, public array $parts)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $author,
+        public string $family,
+        public string $commonName,
+        public array $otherNames,
+        public Severity $severity,
+        public array $parts,
+    ) {
     }
 
     public static function of(Taxon $taxon): self
     {
         return new self(
-            $taxon->id, $taxon->name, $taxon->names->author, $taxon->names->family, $taxon->commonName(), $taxon->otherNames(), $taxon->severity(),
-            array_values(array_map(static fn (Part $part): PartSummaryView => new PartSummaryView($part->id, $part->label, $part->harmful, $part->timing?->window?->words() ?? ''), $taxon->parts)),
+            $taxon->id,
+            $taxon->name,
+            $taxon->names->author,
+            $taxon->names->family,
+            $taxon->commonName(),
+            $taxon->otherNames(),
+            $taxon->severity(),
+            array_values(
+                array_map(
+                    static fn (Part $part): PartSummaryView => new PartSummaryView(
+                        $part->id,
+                        $part->label,
+                        $part->harmful,
+                        $part->timing?->window?->words() ?? '',
+                    ),
+                    $taxon->parts,
+                ),
+            ),
         );
     }
 }

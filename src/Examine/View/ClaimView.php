@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Examine\View;
+
+use Hylognosis\Clearance\Clearance;
+use Hylognosis\Clearance\PointStatus;
+use Hylognosis\Flora\Part;
+use Hylognosis\Flora\RequiredFeature;
+use Hylognosis\Flora\Taxon;
+
+/** What is hoped for: a part of a taxon, and what its examiner needs to know of it. */
+final readonly class ClaimView
+{
+    /**
+     * @param string             $taxon       id of the taxon
+     * @param string             $commonName  common name
+     * @param string             $part        id of the part
+     * @param string             $label       name of the part
+     * @param list<RequiredView> $required    features to be scored sure, and how they stand
+     * @param list<string>       $preparation how it is prepared, step by step
+     * @param string             $leave       what is left on the tree
+     */
+    public function __construct(
+        public string $taxon,
+        public string $commonName,
+        public string $part,
+        public string $label,
+        public array $required,
+        public array $preparation,
+        public string $leave,
+    ) {
+    }
+
+    public static function of(Taxon $taxon, Part $part, ?Clearance $clearance): self
+    {
+        $standing = [];
+        foreach ($clearance?->point('required-features')->items ?? [] as $item) {
+            $standing[$item->subject] = $item->status;
+        }
+
+        return new self(
+            $taxon->id,
+            $taxon->commonName(),
+            $part->id,
+            $part->label,
+            array_map(
+                static fn (RequiredFeature $f): RequiredView => new RequiredView(
+                    $f->character,
+                    $f->samples,
+                    $standing[$f->character] ?? PointStatus::Open,
+                ),
+                $part->required,
+            ),
+            $part->handling->preparation,
+            $part->handling->leave,
+        );
+    }
+}
