@@ -11,8 +11,8 @@ use Symfony\Component\Security\Core\User\UserInterface;
 use Symfony\Component\Security\Core\User\UserProviderInterface;
 
 /**
- * The people of the school by e-mail. Somebody nobody knows takes as long as somebody known: how long a sign-in takes tells
- * nothing of who has an account.
+ * The people of the school by e-mail. Somebody nobody knows takes as long as somebody known: how long a sign-in takes
+ * tells nothing of who has an account.
  *
  * @implements UserProviderInterface<User>
  */
@@ -25,7 +25,7 @@ final readonly class PeopleProvider implements UserProviderInterface
     public function loadUserByIdentifier(string $identifier): User
     {
         $known = $this->people->findOneBy(['email' => User::normalised($identifier)]);
-        if (null !== $known) {
+        if (null !== $known && !$known->hasLeft()) {
             return $known;
         }
         $this->hashers->getPasswordHasher(User::class)->hash('as dear as looking at one');
@@ -38,7 +38,11 @@ final readonly class PeopleProvider implements UserProviderInterface
             throw new UnsupportedUserException();
         }
 
-        return $this->people->find($user->id) ?? throw new UserNotFoundException();
+        $now = $this->people->find($user->id);
+
+        return null === $now || $now->hasLeft() || $now->epoch !== $user->epoch
+            ? throw new UserNotFoundException()
+            : $now;
     }
 
     public function supportsClass(string $class): bool

@@ -9,7 +9,10 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 
-/** A session that lay unused for a working day, or is a month old, is over: the shared tablet in the hut forgets who it was. */
+/**
+ * A session that lay unused for a working day, or is a month old, is over: the shared tablet in the hut forgets who it
+ * was.
+ */
 final readonly class SessionExpiryListener
 {
     private const IDLE_SECONDS = 12 * 3600;
@@ -19,8 +22,9 @@ final readonly class SessionExpiryListener
     {
     }
 
-    #[AsEventListener(priority: 10)] // before the firewall (8) asks the session who it is
-    public function onRequest(RequestEvent $event): void
+    #[AsEventListener(priority: 10)]
+    public function // before the firewall (8) asks the session who it is
+    onRequest(RequestEvent $event): void
     {
         $request = $event->getRequest();
         if (!$event->isMainRequest() || !$request->hasPreviousSession()) {
@@ -29,7 +33,10 @@ final readonly class SessionExpiryListener
         $session = $request->getSession();
         $kept = $session->getMetadataBag();
         $now = $this->clock->now()->getTimestamp();
-        if ($kept->getCreated() > 0 && ($now - $kept->getLastUsed() > self::IDLE_SECONDS || $now - $kept->getCreated() > self::LONGEST_SECONDS)) {
+        if (
+            $kept->getCreated() > 0
+            && ($now - $kept->getLastUsed() > self::IDLE_SECONDS || $now - $kept->getCreated() > self::LONGEST_SECONDS)
+        ) {
             $session->invalidate();
         }
     }

@@ -12,8 +12,8 @@ use Symfony\Component\RateLimiter\RateLimiterFactory;
 use Symfony\Component\Security\Http\SecurityRequestAttributes;
 
 /**
- * So many guesses at one account, from wherever they come, and so many from one address, however many share it. Each attempt is
- * counted before the password is looked at, one at a time, so that guesses side by side are counted too.
+ * So many guesses at one account, from wherever they come, and so many from one address, however many share it. Each
+ * attempt is counted before the password is looked at, one at a time, so that guesses side by side are counted too.
  */
 final readonly class SignInLimiter implements RequestRateLimiterInterface
 {
@@ -33,6 +33,12 @@ final readonly class SignInLimiter implements RequestRateLimiterInterface
     public function reset(Request $request): void
     {
         $this->accounts->create($this->account($request))->reset();
+    }
+
+    /** Whoever sits at somebody's open session guesses at the password no faster than from outside. */
+    public function mayGuessAt(User $user): bool
+    {
+        return $this->accounts->create(hash('xxh128', $user->email))->consume()->isAccepted();
     }
 
     private function account(Request $request): string

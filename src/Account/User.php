@@ -6,7 +6,6 @@ namespace App\Account;
 
 use App\Library\FloraLibrary;
 use Doctrine\ORM\Mapping as ORM;
-use Hylognosis\Examination\ExaminerRole;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 use Symfony\Component\Uid\Uuid;
@@ -30,6 +29,18 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     #[ORM\Column(length: 80, options: ['default' => FloraLibrary::DEFAULT])]
     public string $flora = FloraLibrary::DEFAULT;
 
+    /** Since when somebody does no longer belong to it; what they did stays under their name. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $leftAt = null;
+
+    /** When somebody last took all scores out in a file; examinations signed before that they can be no second person for. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $exportedAt = null;
+
+    /** Goes up where all sessions are to end: those of an earlier number are nobody's. */
+    #[ORM\Column(options: ['default' => 0])]
+    public int $epoch = 0;
+
     /** @var non-empty-string as {@see normalised} writes it: two spellings are no two people */
     #[ORM\Column(length: 180, unique: true)]
     public readonly string $email;
@@ -38,9 +49,9 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     public function __construct(
         string $email,
         #[ORM\Column(length: 120)]
-        public readonly string $name,
+        public string $name,
         #[ORM\Column(length: 16)]
-        public readonly ExaminerRole $role,
+        public Role $role,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
         $this->email = self::normalised($email);
@@ -54,6 +65,11 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
         $composed = \Normalizer::normalize(mb_scrub(trim($email)), \Normalizer::FORM_KC);
 
         return mb_strtolower(\is_string($composed) && '' !== $composed ? $composed : $email);
+    }
+
+    public function hasLeft(): bool
+    {
+        return null !== $this->leftAt;
     }
 
     public function getUserIdentifier(): string

@@ -14,4 +14,24 @@ final class UserRepository extends ServiceEntityRepository
     {
         parent::__construct($registry, User::class);
     }
+
+    public function isAnybodyHere(): bool
+    {
+        return null !== $this->findOneBy([]);
+    }
+
+    /** Those who have not left. */
+    public function countInstructors(): int
+    {
+        return $this->count(['role' => Role::Instructor, 'leftAt' => null]);
+    }
+
+    /** @return list<User> by name; those who have left last */
+    public function everybody(): array
+    {
+        $people = $this->findBy([], ['name' => 'ASC', 'id' => 'ASC']);
+        usort($people, static fn (User $a, User $b): int => $a->hasLeft() <=> $b->hasLeft());
+
+        return $people;
+    }
 }

@@ -40,16 +40,41 @@ final class BenchCommand extends Command
     {
         $status = \function_exists('opcache_get_status') ? opcache_get_status(false) : false;
         $jit = \is_array($status) && \is_array($status['jit'] ?? null) && true === ($status['jit']['on'] ?? false);
-        $output->writeln(\sprintf('PHP %s, just-in-time compiler %s, one core. A step: rank all taxa, explain the six best, decide, suggest.', \PHP_VERSION, $jit ? 'on' : 'off'));
+        $output->writeln(
+            \sprintf(
+                'PHP %s, just-in-time compiler %s, one core. A step: rank all taxa, explain the six best, decide, suggest.',
+                \PHP_VERSION,
+                $jit ? 'on' : 'off',
+            ),
+        );
         $table = new Table($output);
-        $table->setHeaders(['flora', 'compile ms', 'nothing scored ms', \sprintf('%d scored ms', self::SCORED), 'worst ms', 'memory MB']);
+        $table->setHeaders([
+            'flora',
+            'compile ms',
+            'nothing scored ms',
+            \sprintf('%d scored ms', self::SCORED),
+            'worst ms',
+            'memory MB',
+        ]);
         $starter = $this->library->flora(FloraLibrary::DEFAULT);
-        $table->addRow($this->row(\sprintf('%s, %d × %d', $starter->name, \count($starter->taxa), \count($starter->characters)), $starter));
+        $table->addRow(
+            $this->row(
+                \sprintf('%s, %d × %d', $starter->name, \count($starter->taxa), \count($starter->characters)),
+                $starter,
+            ),
+        );
         foreach ([60, 300, 1000, 5000] as $taxa) {
-            $table->addRow($this->row(\sprintf('generated, %d × %d', $taxa, self::CHARACTERS), (new GeneratedFlora())->make($taxa, self::CHARACTERS)));
+            $table->addRow(
+                $this->row(
+                    \sprintf('generated, %d × %d', $taxa, self::CHARACTERS),
+                    (new GeneratedFlora())->make($taxa, self::CHARACTERS),
+                ),
+            );
         }
         $table->render();
-        $output->writeln('Beside NumPy and scikit-learn on the same table: php tests/Reference/bench-against-numpy.php');
+        $output->writeln(
+            'Beside NumPy and scikit-learn on the same table: php tests/Reference/bench-against-numpy.php',
+        );
 
         return Command::SUCCESS;
     }
@@ -67,23 +92,35 @@ final class BenchCommand extends Command
         [$later, $worstLater] = $this->time($compiled, self::SCORED);
 
         return [
-            $name, \sprintf('%.1f', $compile), \sprintf('%.2f', $first), \sprintf('%.2f', $later),
-            \sprintf('%.2f', max($worstFirst, $worstLater)), \sprintf('%.1f', (memory_get_peak_usage() - $before) / 1048576),
+            $name,
+            \sprintf('%.1f', $compile),
+            \sprintf('%.2f', $first),
+            \sprintf('%.2f', $later),
+            \sprintf('%.2f', max($worstFirst, $worstLater)),
+            \sprintf('%.1f', (memory_get_peak_usage() - $before) / 1048576),
         ];
     }
 
     /** @return array{float, float} median and worst of the rounds, milliseconds */
     private function time(CompiledFlora $compiled, int $scored): array
     {
-        $taxon = array_values(array_filter($compiled->flora->taxa, static fn (Taxon $t): bool => [] !== $t->parts && '' === array_values($t->parts)[0]->harmful))[0];
+        $taxon = array_values(
+            array_filter(
+                $compiled->flora->taxa,
+                static fn (Taxon $t): bool => [] !== $t->parts && '' === array_values($t->parts)[0]->harmful,
+            ),
+        )[0];
         $part = array_values($taxon->parts)[0];
         $times = [];
         for ($round = 0; $round < self::ROUNDS; ++$round) {
             $observations = $this->observations($compiled->flora, $taxon, $scored, $round);
             $day = new \DateTimeImmutable('2027-06-14');
             $inquiry = new Inquiry(
-                Examination::of($day, LifeStage::Mature, ExaminerRole::Instructor, $observations), $compiled->flora->reference, $day,
-                new Claim($taxon, $part, []), new PlaceTerms(true),
+                Examination::of($day, LifeStage::Mature, ExaminerRole::Instructor, $observations),
+                $compiled->flora->reference,
+                $day,
+                new Claim($taxon, $part, []),
+                new PlaceTerms(true),
             );
             $start = hrtime(true);
             $assessment = $this->assessor->assess(static fn (): CompiledFlora => $compiled, $inquiry);
@@ -109,9 +146,20 @@ final class BenchCommand extends Command
             arsort($frequencies);
             $range = $taxon->description->range($character->id);
             if (null !== $range) {
-                $observations[] = Observation::ofNumbers($character, [floor($range->low)], Certainty::Sure, Whereabouts::Tree);
+                $observations[] = Observation::ofNumbers(
+                    $character,
+                    [floor($range->low)],
+                    Certainty::Sure,
+                    Whereabouts::Tree,
+                );
             } elseif ([] !== $frequencies) {
-                $observations[] = Observation::ofStates($character, [array_key_first($frequencies)], Certainty::Sure, 3, Whereabouts::Tree);
+                $observations[] = Observation::ofStates(
+                    $character,
+                    [array_key_first($frequencies)],
+                    Certainty::Sure,
+                    3,
+                    Whereabouts::Tree,
+                );
             }
         }
 

@@ -17,8 +17,10 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 #[AsCommand('hylognosis:demo', 'Loads the invented school into an empty database; --fresh starts it over.')]
 final class DemoCommand extends Command
 {
-    public function __construct(private readonly DemoSchool $school, #[Autowire('%env(bool:APP_DEMO)%')] private readonly bool $demo)
-    {
+    public function __construct(
+        private readonly DemoSchool $school,
+        #[Autowire('%env(bool:APP_DEMO)%')] private readonly bool $demo,
+    ) {
         parent::__construct();
     }
 
@@ -31,7 +33,9 @@ final class DemoCommand extends Command
     {
         $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
         if (!$this->demo) {
-            $errors->writeln('The invented school lives on a day of its own: set APP_DEMO=1, or use bin/demo, which does.');
+            $errors->writeln(
+                'The invented school lives on a day of its own: set APP_DEMO=1, or use bin/demo, which does.',
+            );
 
             return Command::INVALID;
         }
@@ -39,7 +43,9 @@ final class DemoCommand extends Command
         try {
             if ($this->school->isLoaded()) {
                 if ($this->school->holdsOthers()) {
-                    $errors->writeln('People are on record who are none of the invented school: this database is somebody’s own. Nothing was changed.');
+                    $errors->writeln(
+                        'People are on record who are none of the invented school: this database is somebody’s own. Nothing was changed.',
+                    );
 
                     return Command::INVALID;
                 }
@@ -51,7 +57,9 @@ final class DemoCommand extends Command
             }
             $this->school->load(true === $input->getOption('fresh'));
         } catch (TableNotFoundException) {
-            $errors->writeln('The database has no tables yet: run bin/console doctrine:migrations:migrate first, or use bin/demo, which does.');
+            $errors->writeln(
+                'The database has no tables yet: run bin/console doctrine:migrations:migrate first, or use bin/demo, which does.',
+            );
 
             return Command::INVALID;
         }

@@ -52,7 +52,18 @@ final readonly class GeneratedFlora
             $list['t'.$t] = $this->taxon($t, $made, $random);
         }
 
-        return new Flora('generated', 'Generated', '1', str_repeat('0', 64), Place::of(47.0, 15.0, Length::ofMetres(400)), Region::of('nowhere', 40.0, 55.0, 5.0, 25.0, Length::ofMetres(0), Length::ofMetres(2000)), $made, $list, [], []);
+        return new Flora(
+            'generated',
+            'Generated',
+            '1',
+            str_repeat('0', 64),
+            Place::of(47.0, 15.0, Length::ofMetres(400)),
+            Region::of('nowhere', 40.0, 55.0, 5.0, 25.0, Length::ofMetres(0), Length::ofMetres(2000)),
+            $made,
+            $list,
+            [],
+            [],
+        );
     }
 
     private function character(int $c, Randomizer $random): Character
@@ -65,8 +76,16 @@ final readonly class GeneratedFlora
         }
 
         return new Character(
-            'c'.$c, $organ, $numeric ? CharacterKind::Number : CharacterKind::States, 'c'.$c, 'c'.$c.'?', '', $states, $numeric ? 'cm' : '',
-            new Sight(Phenophase::cases(), Reach::Hand, Instrument::None, $random->getInt(1, 3)), new Legibility(0.03),
+            'c'.$c,
+            $organ,
+            $numeric ? CharacterKind::Number : CharacterKind::States,
+            'c'.$c,
+            'c'.$c.'?',
+            '',
+            $states,
+            $numeric ? 'cm' : '',
+            new Sight(Phenophase::cases(), Reach::Hand, Instrument::None, $random->getInt(1, 3)),
+            new Legibility(0.03),
         );
     }
 
@@ -86,7 +105,10 @@ final readonly class GeneratedFlora
             }
         }
         $dangerous = 0 === $t % 3;
-        $required = array_map(static fn (string $id): RequiredFeature => new RequiredFeature($id, array_keys($frequencies[$id]), null, 2), \array_slice(array_keys($frequencies), 0, 6));
+        $required = array_map(
+            static fn (string $id): RequiredFeature => new RequiredFeature($id, array_keys($frequencies[$id]), null, 2),
+            \array_slice(array_keys($frequencies), 0, 6),
+        );
 
         $nevers = [];
         foreach ($dangerous ? array_keys($frequencies) : [] as $n => $id) {
@@ -97,10 +119,30 @@ final readonly class GeneratedFlora
         }
 
         return new Taxon(
-            't'.$t, 'Taxon '.$t, new Names('', 'Generated', ['taxon '.$t]), new Status('native', false, ''), '',
-            new Calendar(['in-leaf' => Window::wholeYear()]), new Description($frequencies, $ranges), new Variants(), $nevers,
+            't'.$t,
+            'Taxon '.$t,
+            new Names('', 'Generated', ['taxon '.$t]),
+            new Status('native', false, ''),
+            '',
+            new Calendar(['in-leaf' => Window::wholeYear()]),
+            new Description($frequencies, $ranges),
+            new Variants(),
+            $nevers,
             $dangerous ? [new Hazard('leaf', 'people', 'eating', Severity::Serious, '', [])] : [],
-            ['leaf' => new Part('leaf', 'leaf', [], $dangerous ? 'harmful' : '', $dangerous ? null : new Timing(Window::wholeYear(), null, null, 7), [], $dangerous ? [] : $required, [], new Handling(), [])],
+            [
+                'leaf' => new Part(
+                    'leaf',
+                    'leaf',
+                    [],
+                    $dangerous ? 'harmful' : '',
+                    $dangerous ? null : new Timing(Window::wholeYear(), null, null, 7),
+                    [],
+                    $dangerous ? [] : $required,
+                    [],
+                    new Handling(),
+                    [],
+                ),
+            ],
             [],
         );
     }

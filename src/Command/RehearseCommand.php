@@ -24,7 +24,11 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Process\PhpExecutableFinder;
 use Symfony\Component\Process\Process;
 
-#[AsCommand('hylognosis:rehearse', 'Plays a flora’s examinations many times over and says how often they would go wrong.')]
+/** @phpstan-import-type Rows from RehearsalFile */
+#[AsCommand(
+    'hylognosis:rehearse',
+    'Plays a flora’s examinations many times over and says how often they would go wrong.',
+)]
 final class RehearseCommand extends Command
 {
     public function __construct(
@@ -37,18 +41,39 @@ final class RehearseCommand extends Command
 
     protected function configure(): void
     {
-        $this
-            ->addOption('flora', null, InputOption::VALUE_REQUIRED, 'Name of a shipped flora, or path of an exchanged one.', FloraLibrary::DEFAULT)
+        $this->addOption(
+            'flora',
+            null,
+            InputOption::VALUE_REQUIRED,
+            'Name of a shipped flora, or path of an exchanged one.',
+            FloraLibrary::DEFAULT,
+        )
             ->addOption('taxon', null, InputOption::VALUE_REQUIRED, 'Only this wanted taxon.')
             ->addOption('part', null, InputOption::VALUE_REQUIRED, 'Only this part of it.')
             ->addOption('month', null, InputOption::VALUE_REQUIRED, 'Only this month, 1 to 12.')
-            ->addOption('examiner', null, InputOption::VALUE_REQUIRED, 'careful, average, careless, several with commas between, or all.', 'careful')
+            ->addOption(
+                'examiner',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'careful, average, careless, several with commas between, or all.',
+                'careful',
+            )
             ->addOption('plays', null, InputOption::VALUE_REQUIRED, 'Examinations played for each figure.', '300')
             ->addOption('seed', null, InputOption::VALUE_REQUIRED, 'The same seed gives the same figures.', '1')
             ->addOption('workers', null, InputOption::VALUE_REQUIRED, 'Processes at work side by side.', '2')
-            ->addOption('exact', null, InputOption::VALUE_NONE, 'Dangerous trees by their exact bound alone, which is never too low; they are not played. Much faster.')
+            ->addOption(
+                'exact',
+                null,
+                InputOption::VALUE_NONE,
+                'Dangerous trees by their exact bound alone, which is never too low; they are not played. Much faster.',
+            )
             ->addOption('json', null, InputOption::VALUE_NONE, 'Answer as JSON.')
-            ->addOption('save', null, InputOption::VALUE_NONE, 'Keep the figures with the flora (rehearsal.json), where the species pages show them.');
+            ->addOption(
+                'save',
+                null,
+                InputOption::VALUE_NONE,
+                'Keep the figures with the flora (rehearsal.json), where the species pages show them.',
+            );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -65,24 +90,50 @@ final class RehearseCommand extends Command
             }
             $month = '' === $this->text($input, 'month') ? null : $this->whole($input, 'month', 1, 12);
             $examiners = $this->examiners($this->text($input, 'examiner'));
-            $rehearsal = new Rehearsal($flora, $this->whole($input, 'seed', 0, 1_000_000_000), $this->whole($input, 'plays', 10, 100_000), true === $input->getOption('exact'));
+            $rehearsal = new Rehearsal(
+                $flora,
+                $this->whole($input, 'seed', 0, 1_000_000_000),
+                $this->whole($input, 'plays', 10, 100_000),
+                true === $input->getOption('exact'),
+            );
             $workers = $this->whole($input, 'workers', 1, 64);
         } catch (FloraRefused|UnknownEntry $error) {
             $errors->writeln($error->getMessage(), OutputInterface::OUTPUT_RAW);
 
             return Command::INVALID;
         }
-        $result = null === $only && $workers > 1
-            ? $this->sideBySide($flora, $input, $workers, $errors)
-            : $this->play($rehearsal, $flora, $only, $part, $month, $examiners, true !== $input->getOption('json') ? $errors : null);
-        $result = $this->file->headed($flora, $this->whole($input, 'seed', 0, 1_000_000_000), $this->whole($input, 'plays', 10, 100_000), $result);
+        $result =
+            null === $only && $workers > 1
+                ? $this->sideBySide($flora, $input, $workers, $errors)
+                : $this->play(
+                    $rehearsal,
+                    $flora,
+                    $only,
+                    $part,
+                    $month,
+                    $examiners,
+                    true !== $input->getOption('json') ? $errors : null,
+                );
+        $result = $this->file->headed(
+            $flora,
+            $this->whole($input, 'seed', 0, 1_000_000_000),
+            $this->whole($input, 'plays', 10, 100_000),
+            $result,
+        );
         if (true === $input->getOption('save')) {
             $errors->writeln('Kept in '.$this->file->save($flora, $result).'.');
         }
         if (true === $input->getOption('json')) {
-            $output->writeln(json_encode($result, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                json_encode($result, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES),
+                OutputInterface::OUTPUT_RAW,
+            );
         } else {
-            $this->file->tell($flora, $result, static fn (string $line) => $output->writeln($line, OutputInterface::OUTPUT_RAW));
+            $this->file->tell(
+                $flora,
+                $result,
+                static fn (string $line) => $output->writeln($line, OutputInterface::OUTPUT_RAW),
+            );
         }
 
         return Command::SUCCESS;
@@ -91,12 +142,20 @@ final class RehearseCommand extends Command
     /**
      * @param list<ExaminerKind> $examiners
      *
-     * @return array{right: list<array<string, scalar|null>>, passing: list<array<string, scalar|null>>, outsiders: list<array<string, scalar|null>>}
+     * @return Rows
      */
-    private function play(Rehearsal $rehearsal, Flora $flora, ?Taxon $only, string $onlyPart, ?int $month, array $examiners, ?OutputInterface $progress): array
-    {
+    private function play(
+        Rehearsal $rehearsal,
+        Flora $flora,
+        ?Taxon $only,
+        string $onlyPart,
+        ?int $month,
+        array $examiners,
+        ?OutputInterface $progress,
+    ): array {
         $right = $passing = $outsiders = [];
-        $bar = null === $progress ? null : new ProgressBar($progress, \count($rehearsal->wanted()) + \count($flora->taxa));
+        $bar =
+            null === $progress ? null : new ProgressBar($progress, \count($rehearsal->wanted()) + \count($flora->taxa));
         foreach ($rehearsal->wanted() as [$taxon, $part]) {
             $bar?->advance();
             if ((null !== $only && $taxon !== $only) || ('' !== $onlyPart && $part->id !== $onlyPart)) {
@@ -130,7 +189,7 @@ final class RehearseCommand extends Command
     /**
      * One process for each taxon, so many at a time.
      *
-     * @return array{right: list<array<string, scalar|null>>, passing: list<array<string, scalar|null>>, outsiders: list<array<string, scalar|null>>}
+     * @return Rows
      */
     private function sideBySide(Flora $flora, InputInterface $input, int $workers, OutputInterface $progress): array
     {
@@ -146,7 +205,9 @@ final class RehearseCommand extends Command
             foreach ($running as $taxon => $process) {
                 if (!$process->isRunning()) {
                     if (!$process->isSuccessful()) {
-                        throw new \RuntimeException('The rehearsal of '.$taxon.' failed: '.$process->getErrorOutput());
+                        throw new \RuntimeException(
+                            'The rehearsal of '.$taxon.' failed: '.$process->getErrorOutput(),
+                        );
                     }
                     $answers[$taxon] = $process->getOutput();
                     unset($running[$taxon]);
@@ -179,7 +240,22 @@ final class RehearseCommand extends Command
 
     private function worker(InputInterface $input, string $taxon): Process
     {
-        $command = [(string) (new PhpExecutableFinder())->find(), '-d', 'memory_limit=2G', '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit_buffer_size=64M', '-d', 'opcache.jit=function', $this->project.'/bin/console', 'hylognosis:rehearse', '--json', '--workers=1', '--taxon='.$taxon];
+        $command = [
+            (string) (new PhpExecutableFinder())->find(),
+            '-d',
+            'memory_limit=2G',
+            '-d',
+            'opcache.enable_cli=1',
+            '-d',
+            'opcache.jit_buffer_size=64M',
+            '-d',
+            'opcache.jit=function',
+            $this->project.'/bin/console',
+            'hylognosis:rehearse',
+            '--json',
+            '--workers=1',
+            '--taxon='.$taxon,
+        ];
         if (true === $input->getOption('exact')) {
             $command[] = '--exact';
         }
@@ -202,7 +278,11 @@ final class RehearseCommand extends Command
         }
 
         return array_map(
-            static fn (string $one): ExaminerKind => ExaminerKind::tryFrom(trim($one)) ?? throw FloraRefused::because('--examiner', 'say careful, average, careless, several of them with commas between, or all.'),
+            static fn (string $one): ExaminerKind => ExaminerKind::tryFrom(trim($one)) ??
+                throw FloraRefused::because(
+                    '--examiner',
+                    'say careful, average, careless, several of them with commas between, or all.',
+                ),
             explode(',', $word),
         );
     }
@@ -220,6 +300,9 @@ final class RehearseCommand extends Command
 
         return 1 === preg_match('/^\d{1,10}$/', $text) && $text >= $least && $text <= $most
             ? (int) $text
-            : throw FloraRefused::because('--'.$option, \sprintf('must be a whole number from %d to %d.', $least, $most));
+            : throw FloraRefused::because(
+                '--'.$option,
+                \sprintf('must be a whole number from %d to %d.', $least, $most),
+            );
     }
 }

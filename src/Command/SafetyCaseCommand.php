@@ -11,7 +11,10 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-#[AsCommand('hylognosis:safety-case', 'Prints the safety case (docs/safety-case.md) from the kept rehearsals of the shipped floras.')]
+#[AsCommand(
+    'hylognosis:safety-case',
+    'Prints the safety case (docs/safety-case.md) from the kept rehearsals of the shipped floras.',
+)]
 final class SafetyCaseCommand extends Command
 {
     public function __construct(private readonly FloraLibrary $library, private readonly SafetyCase $case)
@@ -21,7 +24,11 @@ final class SafetyCaseCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $output->write($this->case->written(array_map($this->library->flora(...), $this->library->names())), false, OutputInterface::OUTPUT_RAW);
+        $output->write(
+            $this->case->written(array_map($this->library->flora(...), $this->library->names())),
+            false,
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return Command::SUCCESS;
     }

@@ -24,9 +24,19 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class DayController extends ApiController
 {
     #[Route('/api/demo/day', methods: ['PUT'])]
-    #[OA\Response(response: 200, description: 'The demo now takes this day for today.', content: new Model(type: SessionView::class))]
-    public function day(#[CurrentUser] User $user, #[MapRequestPayload] DemoDay $input, SettingRepository $settings, Transaction $transaction, SessionPage $page, #[Autowire('%env(bool:APP_DEMO)%')] bool $demo): JsonResponse
-    {
+    #[OA\Response(
+        response: 200,
+        description: 'The demo now takes this day for today.',
+        content: new Model(type: SessionView::class),
+    )]
+    public function day(
+        #[CurrentUser] User $user,
+        #[MapRequestPayload] DemoDay $input,
+        SettingRepository $settings,
+        Transaction $transaction,
+        SessionPage $page,
+        #[Autowire('%env(bool:APP_DEMO)%')] bool $demo,
+    ): JsonResponse {
         if (!$demo) {
             throw Refused::missing('The day can be set in the demo only.');
         }

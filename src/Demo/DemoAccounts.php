@@ -15,15 +15,24 @@ final readonly class DemoAccounts implements KnownAccounts
 {
     private const MOST = 12;
 
-    public function __construct(private UserRepository $users, #[Autowire('%env(bool:APP_DEMO)%')] private bool $demo)
-    {
+    public function __construct(
+        private UserRepository $users,
+        #[Autowire('%env(bool:APP_DEMO)%')] private bool $demo,
+    ) {
     }
 
     public function all(): array
     {
-        return !$this->demo ? [] : array_map(
-            static fn (User $user): DemoAccountView => new DemoAccountView($user->email, DemoSchool::PASSWORD, $user->name, $user->role),
-            array_values($this->users->findBy([], ['id' => 'ASC'], self::MOST)),
-        );
+        return !$this->demo
+            ? []
+            : array_map(
+                static fn (User $user): DemoAccountView => new DemoAccountView(
+                    $user->email,
+                    DemoSchool::PASSWORD,
+                    $user->name,
+                    $user->role,
+                ),
+                array_values($this->users->findBy([], ['id' => 'ASC'], self::MOST)),
+            );
     }
 }

@@ -7,9 +7,13 @@ namespace App\Demo;
 use App\Clock\MachineClock;
 use App\Clock\SchoolClock;
 use App\Storage\SettingRepository;
+use Hylognosis\Measure\CalendarDay;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
-/** A clock whose day can be set, so that elder flowers in June and chestnuts in October can be tried on any day of the real year. */
+/**
+ * A clock whose day can be set, so that elder flowers in June and chestnuts in October can be tried on any day of the
+ * real year.
+ */
 final readonly class DemoClock implements SchoolClock
 {
     public const DAY = 'demo-day';
@@ -19,8 +23,11 @@ final readonly class DemoClock implements SchoolClock
     }
 
     /** The clock of a demo, or of a school. */
-    public static function orMachine(#[Autowire('%env(bool:APP_DEMO)%')] bool $demo, self $set, MachineClock $machine): SchoolClock
-    {
+    public static function orMachine(
+        #[Autowire('%env(bool:APP_DEMO)%')] bool $demo,
+        self $set,
+        MachineClock $machine,
+    ): SchoolClock {
         return $demo ? $set : $machine;
     }
 
@@ -34,6 +41,6 @@ final readonly class DemoClock implements SchoolClock
 
     public function today(): \DateTimeImmutable
     {
-        return new \DateTimeImmutable($this->now()->format('Y-m-d'), new \DateTimeZone('UTC'));
+        return CalendarDay::of($this->now());
     }
 }

@@ -4,30 +4,51 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Account\Deed;
+use App\Account\Invitation;
+use App\Account\Role;
 use App\Account\User;
 use App\Examine\DecisionRecord;
+use App\Examine\Decisions;
 use App\Examine\ExaminationRecord;
 use App\Examine\ScoreRecord;
 use App\Examine\StoredExaminations;
 use App\Examine\Summaries;
+use App\Examine\TreeIdentities;
 use App\Harvest\HarvestRecord;
+use App\Library\FloraEdition;
 use App\Library\FloraLibrary;
 use App\Library\NeverReview;
+use App\Pictures\Album;
+use App\Pictures\Picture;
+use App\Pictures\PictureBytes;
+use App\School\School;
 use App\Storage\SettingRepository;
+use App\Trees\Exposure;
+use App\Trees\Gone;
+use App\Trees\Light;
+use App\Trees\Moisture;
+use App\Trees\PositionFrom;
+use App\Trees\Said;
+use App\Trees\Sex;
 use App\Trees\Site;
+use App\Trees\SitePermission;
+use App\Trees\Soil;
 use App\Trees\Specimen;
+use App\Trees\TreeKind;
+use App\Trees\TreeMeasure;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Document\Node;
+use Hylognosis\Document\YamlText;
 use Hylognosis\Examination\Certainty;
-use Hylognosis\Examination\ExaminerRole;
 use Hylognosis\Examination\ScoreAnswer;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Measure\AmountUnit;
+use Hylognosis\Measure\CalendarDay;
 use Hylognosis\Wording\English;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
-use Symfony\Component\Yaml\Yaml;
 
 /**
  * Fills an empty database with the invented school of demo/school.yaml. Decisions are not written in the file:
@@ -43,6 +64,9 @@ final readonly class DemoSchool
         private SettingRepository $settings,
         private StoredExaminations $stored,
         private FloraLibrary $library,
+        private Decisions $decisions,
+        private TreeIdentities $identities,
+        private Album $album,
         #[Autowire('%kernel.project_dir%/demo/school.yaml')] private string $file,
     ) {
     }
@@ -50,9 +74,16 @@ final readonly class DemoSchool
     /** Whether people are on record who are none of the invented ones: then this is somebody's school. */
     public function holdsOthers(): bool
     {
-        $invented = array_map(static fn (Node $person): string => User::normalised($person->text('email')), Node::root(Yaml::parseFile($this->file))->children('people'));
+        $invented = array_map(
+            static fn (Node $person): string => User::normalised($person->text('email')),
+            Node::root(YamlText::ofFile($this->file))->children('people'),
+        );
 
-        return [] !== array_filter($this->entities->getRepository(User::class)->findAll(), static fn (User $user): bool => !\in_array($user->email, $invented, true));
+        return [] !==
+            array_filter(
+                $this->entities->getRepository(User::class)->findAll(),
+                static fn (User $user): bool => !\in_array($user->email, $invented, true),
+            );
     }
 
     public function isLoaded(): bool
@@ -67,13 +98,15 @@ final readonly class DemoSchool
             if ($fresh) {
                 $this->clear();
             }
-            $school = Node::root(Yaml::parseFile($this->file));
+            $school = Node::root(YamlText::ofFile($this->file));
+            $this->school($school->child('school'));
             $people = $this->people($school);
-            $trees = $this->trees($school, $this->sites($school));
+            $trees = $this->trees($school, $this->sites($school, $people), $people);
             $examinations = [];
             foreach ($school->children('examinations') as $node) {
                 $examinations[$node->text('id')] = $this->examination($node, $people, $trees, $examinations);
             }
+            $this->afterwards($school, $people, $trees, $examinations);
             $this->settings->put(DemoClock::DAY, $school->text('day'));
         });
     }
@@ -81,7 +114,23 @@ final readonly class DemoSchool
     public function clear(): void
     {
         $this->entities->wrapInTransaction(function (): void {
-            foreach ([HarvestRecord::class, DecisionRecord::class, ScoreRecord::class, NeverReview::class] as $class) {
+            foreach (
+                [
+                    Deed::class,
+                    Picture::class,
+                    PictureBytes::class,
+                    Invitation::class,
+                    SitePermission::class,
+                    TreeMeasure::class,
+                    TreeKind::class,
+                    FloraEdition::class,
+                    HarvestRecord::class,
+                    DecisionRecord::class,
+                    ScoreRecord::class,
+                    NeverReview::class,
+                    School::class,
+                ] as $class
+            ) {
                 $this->entities->createQuery('DELETE FROM '.$class)->execute();
             }
             $this->entities->createQuery('UPDATE '.ExaminationRecord::class.' e SET e.secondOf = NULL')->execute();
@@ -100,8 +149,9 @@ final readonly class DemoSchool
         foreach ($school->children('people') as $node) {
             $email = $node->text('email');
             \assert('' !== $email);
-            $user = new User($email, $node->text('name'), $node->word('role', ExaminerRole::class));
-            $user->password = $hash ??= $this->hasher->hashPassword($user, self::PASSWORD); // one hash for all: it is no secret
+            $user = new User($email, $node->text('name'), $node->word('role', Role::class));
+            // one hash for all: it is no secret
+            $user->password = $hash ??= $this->hasher->hashPassword($user, self::PASSWORD);
             $this->entities->persist($user);
             $people[$node->text('id')] = $user;
         }
@@ -109,15 +159,62 @@ final readonly class DemoSchool
         return $people;
     }
 
-    /** @return array<string, Site> */
-    private function sites(Node $school): array
+    private function school(Node $node): void
+    {
+        $this->entities->persist(
+            new School(
+                $node->text('name'),
+                $node->text('place'),
+                $node->number('latitude', -90, 90),
+                $node->number('longitude', -180, 180),
+                $node->number('altitude_m', 0, 4000),
+                new \DateTimeImmutable('2026-04-11 09:00'),
+            ),
+        );
+    }
+
+    /**
+     * @param array<string, User> $people
+     *
+     * @return array<string, Site>
+     */
+    private function sites(Node $school, array $people): array
     {
         $sites = [];
         foreach ($school->children('sites') as $node) {
-            $site = new Site($node->text('name'), $node->number('latitude', -90, 90), $node->number('longitude', -180, 180), $node->number('altitude_m', 0, 4000));
+            $site = new Site(
+                $node->text('name'),
+                $node->number('latitude', -90, 90),
+                $node->number('longitude', -180, 180),
+                $node->number('altitude_m', 0, 4000),
+            );
             $site->permission = $node->flag('permission', false);
-            $site->permissionUntil = $node->text('until');
+            $site->permissionUntil = CalendarDay::parse($node->text('until'));
             $site->owner = $node->text('owner');
+            $site->rules = $node->text('rules');
+            $site->soil = $node->word('soil', Soil::class);
+            $site->light = $node->word('light', Light::class);
+            $site->moisture = $node->word('moisture', Moisture::class);
+            $site->exposure = $node->word('exposure', Exposure::class);
+            foreach ($node->children('boundary') as $corner) {
+                $at = $corner->items();
+                $site->boundary[] = [$at[0]->asNumber(-180, 180), $at[1]->asNumber(-90, 90)];
+            }
+            $said = CalendarDay::parse($node->text('on'));
+            $this->entities->persist(
+                new SitePermission(
+                    $site,
+                    $site->owner,
+                    $site->permission,
+                    [],
+                    $site->permissionUntil,
+                    $node->word('said', Said::class),
+                    $said,
+                    '',
+                    $people['marta'],
+                    $said->modify('18:00'),
+                ),
+            );
             foreach ($node->entries('quotas') as $what => $allowed) {
                 $site->quotas[$what] = (int) $allowed->asNumber(0, 1000);
             }
@@ -130,19 +227,105 @@ final readonly class DemoSchool
 
     /**
      * @param array<string, Site> $sites
+     * @param array<string, User> $people
      *
      * @return array<string, Specimen>
      */
-    private function trees(Node $school, array $sites): array
+    private function trees(Node $school, array $sites, array $people): array
     {
         $trees = [];
         foreach ($school->children('trees') as $node) {
             $tag = $node->text('tag');
-            $trees[$tag] = new Specimen($tag, $sites[$node->text('site')], $node->text('whereabouts'), new \DateTimeImmutable('2026-04-11 10:00'));
-            $this->entities->persist($trees[$tag]);
+            $trees[$tag] = $this->tree($node, $tag, $sites[$node->text('site')], $people['marta']);
         }
 
         return $trees;
+    }
+
+    private function tree(Node $node, string $tag, Site $site, User $measuredBy): Specimen
+    {
+        $tree = new Specimen($tag, $site, $node->text('whereabouts'), new \DateTimeImmutable('2026-04-11 10:00'));
+        $at = $node->child('at')->items();
+        [$tree->latitude, $tree->longitude] = [$at[0]->asNumber(-90, 90), $at[1]->asNumber(-180, 180)];
+        $tree->uncertainty = $node->number('within_m', 0, 100);
+        $tree->positionFrom = PositionFrom::Receiver;
+        $tree->stage = $node->word('stage', LifeStage::class);
+        $tree->sex = $node->has('sex') ? $node->word('sex', Sex::class) : Sex::Unknown;
+        $tree->health = $node->optionalText('health');
+        if ($node->has('gone')) {
+            $tree->gone = $node->word('gone', Gone::class);
+            $tree->goneOn = CalendarDay::parse($node->text('gone_on'));
+        }
+        $this->entities->persist($tree);
+        foreach ($node->children('measures') as $measure) {
+            $values = $measure->items();
+            $on = CalendarDay::parse($values[0]->asText());
+            $this->entities->persist(
+                new TreeMeasure(
+                    $tree,
+                    $on,
+                    $values[1]->asNumber(0, 4000),
+                    $values[2]->asNumber(0, 130),
+                    $values[3]->asNumber(0, 100),
+                    '',
+                    $measuredBy,
+                    $on->modify('16:00'),
+                ),
+            );
+        }
+
+        return $tree;
+    }
+
+    /**
+     * What turned out later: other tags, two tags of one tree, kinds and doubts, pictures.
+     *
+     * @param array<string, User>              $people
+     * @param array<string, Specimen>          $trees
+     * @param array<string, ExaminationRecord> $examinations
+     */
+    private function afterwards(Node $school, array $people, array $trees, array $examinations): void
+    {
+        foreach ($school->children('tags') as $node) {
+            $trees[$node->text('tree')]->tagAnew($node->text('tag'), CalendarDay::parse($node->text('day')));
+        }
+        foreach ($school->children('merged') as $node) {
+            $this->settings->put(DemoClock::DAY, $node->text('day'));
+            $this->entities->flush();
+            $this->identities->merge(
+                $trees[$node->text('stays')],
+                $trees[$node->text('goes')],
+                $node->text('because'),
+                $people[$node->text('by')],
+            );
+        }
+        foreach ($school->children('kinds') as $node) {
+            $this->identities->hold(
+                $trees[$node->text('tree')],
+                $node->text('taxon'),
+                [$examinations[$node->text('examination')]->id],
+                $people[$node->text('by')],
+            );
+        }
+        $this->entities->flush();
+        foreach ($school->children('doubts') as $node) {
+            $this->identities->doubt($trees[$node->text('tree')], $node->text('because'), $people[$node->text('by')]);
+        }
+        foreach ($school->children('pictures') as $node) {
+            $this->settings->put(DemoClock::DAY, $node->text('day'));
+            $this->entities->flush();
+            $picture = $this->album->put(
+                (string) file_get_contents(\dirname($this->file).'/camera/'.$node->text('file')),
+                CalendarDay::parse($node->text('day')),
+                $people[$node->text('by')],
+            );
+            $picture->specimen = $trees[$node->text('tree')];
+            $picture->caption = $node->text('caption');
+            $picture->pixelsPerMillimetre = $node->has('pixels_per_mm')
+                ? $node->number('pixels_per_mm', 0, 1000)
+                : null;
+            $this->entities->flush();
+        }
     }
 
     /**
@@ -152,12 +335,19 @@ final readonly class DemoSchool
      */
     private function examination(Node $node, array $people, array $trees, array $before): ExaminationRecord
     {
-        $day = $node->text('day');
-        $this->settings->put(DemoClock::DAY, $day);
+        $day = CalendarDay::parse($node->text('day'));
+        $this->settings->put(DemoClock::DAY, CalendarDay::iso($day));
         $this->entities->flush();
         $flora = $this->library->flora(FloraLibrary::DEFAULT);
-        $at = new \DateTimeImmutable($day.' '.$node->optionalText('at', '10:00'));
-        $record = new ExaminationRecord($trees[$node->text('tree')], $people[$node->text('examiner')], $day, $flora->name, $flora->hash, $at);
+        $at = $day->modify($node->optionalText('at', '10:00'));
+        $record = new ExaminationRecord(
+            $trees[$node->text('tree')],
+            $people[$node->text('examiner')],
+            $day,
+            $flora->name,
+            $flora->hash,
+            $at,
+        );
         $record->stage = $node->has('stage') ? $node->word('stage', LifeStage::class) : LifeStage::Mature;
         $record->secondOf = $node->has('second_of') ? $before[$node->text('second_of')] : null;
         $record->blind = null !== $record->secondOf;
@@ -166,7 +356,7 @@ final readonly class DemoSchool
         }
         foreach ($node->entries('conditions') as $id => $answer) {
             $record->conditions[$id] = $answer->asFlag();
-            $record->conditionsOn[$id] = $day;
+            $record->conditionsOn[$id] = CalendarDay::iso($day);
         }
         $this->entities->persist($record);
         $minute = 0;
@@ -175,11 +365,13 @@ final readonly class DemoSchool
         }
         $this->entities->flush();
         if ($node->flag('signed', true)) {
-            $record->signedAt = $at->modify('+40 minutes');
+            $record->sign($at->modify('+40 minutes'));
             $this->entities->flush();
             $assessment = $this->stored->assess($record);
             $record->secondWanted = Summaries::wantsSecond($assessment);
-            $this->entities->persist(DecisionRecord::of($record, $record->examiner, $assessment, new \DateTimeImmutable($day)));
+            if (null !== $assessment->clearance) {
+                $this->identities->cleared($record, $this->decisions->record($record, $record->examiner, $assessment));
+            }
         }
         foreach ($node->children('harvests') as $harvest) {
             $this->harvest(null === $record->secondOf ? $record : $record->secondOf, $harvest, $people, $day);
@@ -202,8 +394,21 @@ final readonly class DemoSchool
         }
         $samples = isset($values[2]) ? (int) $values[2]->asNumber(1, 50) : max(1, \count($numbers));
         $certainty = isset($values[3]) ? $values[3]->asWord(Certainty::class) : Certainty::Sure;
-        $again = $record->scores->exists(static fn (int $i, ScoreRecord $before): bool => $before->character === $values[0]->asText());
-        $score = new ScoreRecord($record, $values[0]->asText(), $states, $numbers, $certainty, $samples, Whereabouts::Tree, ScoreAnswer::Seen, $at, further: $again);
+        $again = $record->scores->exists(
+            static fn (int $i, ScoreRecord $before): bool => $before->character === $values[0]->asText(),
+        );
+        $score = new ScoreRecord(
+            $record,
+            $values[0]->asText(),
+            $states,
+            $numbers,
+            $certainty,
+            $samples,
+            Whereabouts::Tree,
+            ScoreAnswer::Seen,
+            $at,
+            further: $again,
+        );
         StoredExaminations::observation($this->stored->flora($record), $score);
         $this->entities->persist($score);
 
@@ -211,16 +416,35 @@ final readonly class DemoSchool
     }
 
     /** @param array<string, User> $people */
-    private function harvest(ExaminationRecord $record, Node $node, array $people, string $day): void
+    private function harvest(ExaminationRecord $record, Node $node, array $people, \DateTimeImmutable $day): void
     {
         $assessment = $this->stored->assess($record);
         if (true !== $assessment->clearance?->isCleared()) {
-            throw new \LogicException(\sprintf('demo/school.yaml: %s was not cleared on %s: %s', $node->path, $day, null === $assessment->clearance ? '' : (new English($assessment->identification->compiled->flora))->sentence($assessment->clearance->because)));
+            throw new \LogicException(
+                \sprintf(
+                    'demo/school.yaml: %s was not cleared on %s: %s',
+                    $node->path,
+                    CalendarDay::iso($day),
+                    null === $assessment->clearance
+                        ? ''
+                        : (new English($assessment->identification->compiled->flora))->sentence(
+                            $assessment->clearance->because,
+                        ),
+                ),
+            );
         }
-        $this->entities->persist(new HarvestRecord(
-            DecisionRecord::of($record, $record->examiner, $assessment, new \DateTimeImmutable($day)), $people[$node->text('by')], $day,
-            $node->number('amount', 0, 1000), $node->word('unit', AmountUnit::class), $node->text('ripeness'),
-            $node->integer('share_left', 0, 100), $node->optionalText('note'), new \DateTimeImmutable($day.' 15:00'),
-        ));
+        $this->entities->persist(
+            new HarvestRecord(
+                $this->decisions->record($record, $record->examiner, $assessment),
+                $people[$node->text('by')],
+                $day,
+                $node->number('amount', 0, 1000),
+                $node->word('unit', AmountUnit::class),
+                $node->text('ripeness'),
+                $node->integer('share_left', 0, 100),
+                $node->optionalText('note'),
+                $day->modify('15:00'),
+            ),
+        );
     }
 }

@@ -10,9 +10,13 @@ use Hylognosis\Flora\CharacterKind;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Part;
 use Hylognosis\Flora\Taxon;
+use Hylognosis\Measure\CalendarDay;
 use Symfony\Component\Uid\Uuid;
 
-/** Fills a demo with the trees and examinations of many years, to measure by. Straight into the tables: nothing here is decided by the gate. */
+/**
+ * Fills a demo with the trees and examinations of many years, to measure by. Straight into the tables: nothing here is
+ * decided by the gate.
+ */
 final readonly class YearsOfData
 {
     private const PEOPLE = 60;
@@ -23,7 +27,8 @@ final readonly class YearsOfData
     }
 
     /**
-     * Signed examinations but for every fiftieth, of ten scores each; three of four hope for something, one of ten took something.
+     * Signed examinations but for every fiftieth, of ten scores each; three of four hope for something, one of ten took
+     * something.
      *
      * @return list<string> e-mail addresses of the people made; their password is {@see DemoSchool::PASSWORD}
      */
@@ -36,8 +41,16 @@ final readonly class YearsOfData
             $specimens = $this->trees($trees);
             for ($i = 0; $i < $examinations; ++$i) {
                 [$taxon, $part] = $wanted[$i % \count($wanted)];
-                $day = (new \DateTimeImmutable('2022-03-01'))->modify('+'.($i * 1900 % 1913).' days');
-                $this->examination($i, $flora, $taxon, 0 === $i % 4 ? null : $part, $specimens[$i * 7 % \count($specimens)], $people[$i % \count($people)], $day);
+                $day = (new \DateTimeImmutable('2022-03-01'))->modify('+'.($i * 1900) % 1913 .' days');
+                $this->examination(
+                    $i,
+                    $flora,
+                    $taxon,
+                    0 === $i % 4 ? null : $part,
+                    $specimens[($i * 7) % \count($specimens)],
+                    $people[$i % \count($people)],
+                    $day,
+                );
             }
 
             return $emails;
@@ -66,8 +79,13 @@ final readonly class YearsOfData
         $ids = $emails = [];
         for ($i = 0; $i < self::PEOPLE; ++$i) {
             $this->database->insert('person', [
-                'id' => $ids[] = self::id(), 'password' => $password, 'units' => 'metric', 'flora' => FloraLibrary::DEFAULT, 'email' => $emails[] = \sprintf('person-%d@measured.example', $i),
-                'name' => 'Person '.$i, 'role' => 0 === $i % 6 ? 'instructor' : 'learner',
+                'id' => ($ids[] = self::id()),
+                'password' => $password,
+                'units' => 'metric',
+                'flora' => FloraLibrary::DEFAULT,
+                'email' => ($emails[] = \sprintf('person-%d@measured.example', $i)),
+                'name' => 'Person '.$i,
+                'role' => 0 === $i % 6 ? 'instructor' : 'learner',
             ]);
         }
 
@@ -80,38 +98,101 @@ final readonly class YearsOfData
         $sites = [];
         for ($i = 0; $i < self::SITES; ++$i) {
             $this->database->insert('site', [
-                'id' => $sites[] = self::id(), 'permission' => 1, 'permission_until' => null, 'owner' => 'Somebody', 'protected_taxa' => '[]', 'quotas' => '{}', 'name' => 'Land '.$i, 'latitude' => 48.6 + $i / 100, 'longitude' => 12.4, 'altitude' => 400,
+                'id' => ($sites[] = self::id()),
+                'permission' => 1,
+                'permission_until' => null,
+                'owner' => 'Somebody',
+                'protected_taxa' => '[]',
+                'quotas' => '{}',
+                'name' => 'Land '.$i,
+                'latitude' => 48.6 + $i / 100,
+                'longitude' => 12.4,
+                'altitude' => 400,
             ]);
         }
         $ids = [];
         for ($i = 0; $i < max(1, $count); ++$i) {
             $this->database->insert('specimen', [
-                'id' => $ids[] = self::id(), 'tag' => \sprintf('M-%05d', $i), 'site_id' => $sites[$i % self::SITES], 'whereabouts' => 'Row '.intdiv($i, 100).', tree '.($i % 100), 'created_at' => '2022-01-01 08:00:00',
+                'id' => ($ids[] = self::id()),
+                'tag' => \sprintf('M-%05d', $i),
+                'site_id' => $sites[$i % self::SITES],
+                'whereabouts' => 'Row '.intdiv($i, 100).', tree '.$i % 100,
+                'created_at' => '2022-01-01 08:00:00',
             ]);
         }
 
         return $ids;
     }
 
-    private function examination(int $number, Flora $flora, Taxon $taxon, ?Part $part, string $specimen, string $person, \DateTimeImmutable $day): void
-    {
+    private function examination(
+        int $number,
+        Flora $flora,
+        Taxon $taxon,
+        ?Part $part,
+        string $specimen,
+        string $person,
+        \DateTimeImmutable $day,
+    ): void {
         $id = self::id();
         $signed = 0 !== $number % 50;
-        $at = $day->format('Y-m-d');
+        $at = CalendarDay::iso($day);
         $this->database->insert('examination', [
-            'id' => $id, 'stage' => 'mature', 'route' => 'branch-first', 'reach' => '["ground","hand","cut"]', 'kit' => '["none","rule","hand-lens","knife"]', 'claim_taxon' => null === $part ? null : $taxon->id, 'claim_part' => $part?->id,
-            'conditions' => '[]', 'conditions_on' => '[]', 'date_reason' => '', 'reconsidered_because' => '', 'blind' => 0, 'unprejudiced' => 1, 'seen_by' => '[]', 'date' => $at, 'flora' => $flora->name, 'flora_hash' => $flora->hash,
-            'created_at' => $at.' 09:00:00', 'signed_at' => $signed ? $at.' 10:00:00' : null, 'specimen_id' => $specimen, 'examiner_id' => $person, 'second_of_id' => null, 'uncovered_at' => null, 'reconsidered_at' => null,
+            'id' => $id,
+            'stage' => 'mature',
+            'route' => 'branch-first',
+            'reach' => '["ground","hand","cut"]',
+            'kit' => '["none","rule","hand-lens","knife"]',
+            'claim_taxon' => null === $part ? null : $taxon->id,
+            'claim_part' => $part?->id,
+            'conditions' => '[]',
+            'conditions_on' => '[]',
+            'date_reason' => '',
+            'reconsidered_because' => '',
+            'blind' => 0,
+            'examined_as' => 'instructor',
+            'handed_over' => '[]',
+            'unprejudiced' => 1,
+            'seen_by' => '[]',
+            'date' => $at,
+            'flora' => $flora->name,
+            'flora_hash' => $flora->hash,
+            'created_at' => $at.' 09:00:00',
+            'signed_at' => $signed ? $at.' 10:00:00' : null,
+            'specimen_id' => $specimen,
+            'examiner_id' => $person,
+            'second_of_id' => null,
+            'uncovered_at' => null,
+            'reconsidered_at' => null,
         ]);
         $this->scores($number, $id, $flora, $taxon, $part, $at);
         if (null !== $part && $signed) {
             $this->database->insert('decision', [
-                'id' => $decision = self::id(), 'examination_id' => $id, 'decided_by_id' => $person, 'taxon' => $taxon->id, 'part' => $part->id, 'conditions' => '[]', 'answer' => 'withheld',
-                'reason' => '{"code":"as-written","with":{"sentence":"Not everything required was met."}}', 'points' => '[]', 'posterior' => 0.5, 'flora_hash' => $flora->hash, 'decided_on' => $at, 'valid_until' => null,
+                'id' => ($decision = self::id()),
+                'examination_id' => $id,
+                'decided_by_id' => $person,
+                'taxon' => $taxon->id,
+                'part' => $part->id,
+                'conditions' => '[]',
+                'answer' => 'withheld',
+                'reason' => '{"code":"as-written","with":{"sentence":"Not everything required was met."}}',
+                'points' => '[]',
+                'posterior' => 0.5,
+                'flora_hash' => $flora->hash,
+                'decided_on' => $at,
+                'valid_until' => null,
             ]);
             if (0 === $number % 10) {
                 $this->database->insert('harvest', [
-                    'id' => self::id(), 'decision_id' => $decision, 'taken_by_id' => $person, 'taken_on' => $at, 'amount' => 2.5, 'unit' => 'kg', 'ripeness' => 'ripe', 'share_left' => 60, 'note' => '', 'recorded_at' => $at.' 12:00:00',
+                    'id' => self::id(),
+                    'decision_id' => $decision,
+                    'taken_by_id' => $person,
+                    'taken_on' => $at,
+                    'amount' => 2.5,
+                    'unit' => 'kg',
+                    'ripeness' => 'ripe',
+                    'share_left' => 60,
+                    'note' => '',
+                    'recorded_at' => $at.' 12:00:00',
                 ]);
             }
         }
@@ -121,7 +202,10 @@ final readonly class YearsOfData
     {
         $scored = [];
         foreach ($part->required ?? [] as $feature) {
-            $scored[$feature->character] = [] === $feature->states ? [[], [$feature->range->low ?? 1.0], 1] : [[$feature->states[0]], [], $feature->samples];
+            $scored[$feature->character] =
+                [] === $feature->states
+                    ? [[], [$feature->range->low ?? 1.0], 1]
+                    : [[$feature->states[0]], [], $feature->samples];
         }
         $ids = $taxon->description->characters();
         for ($k = 0; \count($scored) < 10 && $k < 60; ++$k) {
@@ -135,8 +219,20 @@ final readonly class YearsOfData
         $minute = 0;
         foreach (\array_slice($scored, 0, 10, true) as $character => [$states, $numbers, $samples]) {
             $this->database->insert('score', [
-                'id' => self::id(), 'examination_id' => $examination, 'trait' => $character, 'states' => json_encode($states, \JSON_THROW_ON_ERROR), 'numbers' => json_encode($numbers, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
-                'certainty' => 'sure', 'samples' => $samples, 'seen_where' => 'tree', 'answer' => 'seen', 'recorded_at' => \sprintf('%s 09:%02d:00', $at, ++$minute), 'position' => null, 'one_of' => 0, 'further' => 0, 'taken_back_at' => null,
+                'id' => self::id(),
+                'examination_id' => $examination,
+                'trait' => $character,
+                'states' => json_encode($states, \JSON_THROW_ON_ERROR),
+                'numbers' => json_encode($numbers, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
+                'certainty' => 'sure',
+                'samples' => $samples,
+                'seen_where' => 'tree',
+                'answer' => 'seen',
+                'recorded_at' => \sprintf('%s 09:%02d:00', $at, ++$minute),
+                'position' => null,
+                'one_of' => 0,
+                'further' => 0,
+                'taken_back_at' => null,
             ]);
         }
     }

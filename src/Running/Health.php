@@ -13,7 +13,10 @@ use Doctrine\Migrations\DependencyFactory;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
-/** Whether the application can do its work: the database is there, of this version and can be written, and every flora is the edition in its files. */
+/**
+ * Whether the application can do its work: the database is there, of this version and can be written, and every flora
+ * is the edition in its files.
+ */
 final readonly class Health
 {
     public function __construct(
@@ -45,9 +48,15 @@ final readonly class Health
             // the lock alone tells whether it can be written; nothing is
             $this->database->beginTransaction();
             $this->database->rollBack();
-            $free = $this->size->free() ?? disk_free_space($this->sessions); // a database elsewhere tells of its own disk
+            // a database elsewhere tells of its own disk
+            $free = $this->size->free() ?? disk_free_space($this->sessions);
             if (false !== $free && $free < $this->free) {
-                return [\sprintf('The disk with the database, or with the sessions, is nearly full: %d MB are free.', (int) ($free / 1e6))];
+                return [
+                    \sprintf(
+                        'The disk with the database, or with the sessions, is nearly full: %d MB are free.',
+                        (int) ($free / 1e6),
+                    ),
+                ];
             }
         } catch (DatabaseTrouble $trouble) {
             $this->log->error('The database cannot be used.', ['exception' => $trouble]);

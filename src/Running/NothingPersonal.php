@@ -9,12 +9,27 @@ use Monolog\Attribute\AsMonologProcessor;
 use Monolog\LogRecord;
 use Symfony\Component\HttpFoundation\RequestStack;
 
-/** Takes out of every line of the log what says who somebody is or what they asked for, and puts in the number of the request. */
+/**
+ * Takes out of every line of the log what says who somebody is or what they asked for, and puts in the number of the
+ * request.
+ */
 #[AsMonologProcessor]
 final readonly class NothingPersonal
 {
     /** What Symfony's own lines hold of people and of what they sent. */
-    private const PERSONAL = ['username', 'user', 'user_identifier', 'request_uri', 'route_parameters', 'token', 'password', 'email', 'params', 'ip', 'key'];
+    private const PERSONAL = [
+        'username',
+        'user',
+        'user_identifier',
+        'request_uri',
+        'route_parameters',
+        'token',
+        'password',
+        'email',
+        'params',
+        'ip',
+        'key',
+    ];
     private const DEEP = 6;
 
     public function __construct(private RequestStack $requests)
@@ -59,15 +74,26 @@ final readonly class NothingPersonal
     private static function failure(\Throwable $error, int $depth = 0): array
     {
         return [
-            'class' => $error::class, 'message' => self::text($error->getMessage()), 'at' => basename($error->getFile()).':'.$error->getLine(),
+            'class' => $error::class,
+            'message' => self::text($error->getMessage()),
+            'at' => basename($error->getFile()).':'.$error->getLine(),
             'trace' => array_map(self::frame(...), \array_slice($error->getTrace(), 0, 20)),
-        ] + (null !== $error->getPrevious() && $depth < self::DEEP ? ['before' => self::failure($error->getPrevious(), $depth + 1)] : []);
+        ] +
+            (null !== $error->getPrevious() && $depth < self::DEEP
+                ? ['before' => self::failure($error->getPrevious(), $depth + 1)]
+                : []);
     }
 
     /** @param array{function: string, line?: int, class?: class-string, type?: '->'|'::'} $frame */
     private static function frame(array $frame): string
     {
-        return \sprintf('%s%s%s:%s', $frame['class'] ?? '', $frame['type'] ?? '', $frame['function'], $frame['line'] ?? '?');
+        return \sprintf(
+            '%s%s%s:%s',
+            $frame['class'] ?? '',
+            $frame['type'] ?? '',
+            $frame['function'],
+            $frame['line'] ?? '?',
+        );
     }
 
     /** Without addresses of mail, what a database tells of a row, and the query of an address. */

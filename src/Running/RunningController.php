@@ -16,6 +16,7 @@ use App\Running\View\OpcodesView;
 use App\Running\View\RunningView;
 use App\Running\View\StoreView;
 use App\Storage\DatabaseSize;
+use App\Storage\FolderSize;
 use App\Storage\RequestCounts;
 use App\Web\ApiController;
 use App\Web\Permission;
@@ -30,25 +31,55 @@ use Symfony\Component\Routing\Attribute\Route;
 #[OA\Tag('running')]
 final class RunningController extends ApiController
 {
-    /** How the server does: requests, times, failures, the size of the database, what is kept ready. For those who may decide. */
+    /**
+     * How the server does: requests, times, failures, the size of the database, what is kept ready. For those who may
+     * decide.
+     */
     #[Route('/api/running', methods: ['GET'])]
     #[OA\Response(response: 200, description: 'As it stands now.', content: new Model(type: RunningView::class))]
-    #[OA\Response(response: 403, description: 'Not an instructor.', content: new OA\JsonContent(ref: '#/components/schemas/Problem'))]
+    #[OA\Response(
+        response: 403,
+        description: 'Not an instructor.',
+        content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+    )]
     public function running(
-        Permission $permission, Health $health, RequestCounts $counts, DatabaseSize $size, FloraLibrary $library, MachineClock $clock,
+        Permission $permission,
+        Health $health,
+        RequestCounts $counts,
+        DatabaseSize $size,
+        FloraLibrary $library,
+        MachineClock $clock,
         #[Autowire('%kernel.cache_dir%/pools')] string $pools,
-        #[MapQueryParameter(filter: \FILTER_VALIDATE_INT, options: ['min_range' => 1, 'max_range' => RequestCounts::KEPT])] int $days = 7,
+        #[MapQueryParameter(
+            filter: \FILTER_VALIDATE_INT,
+            options: ['min_range' => 1, 'max_range' => RequestCounts::KEPT],
+        )]
+        int $days = 7,
     ): JsonResponse {
         $permission->need(RunningVoter::SEE);
         $since = $clock->today()->modify(\sprintf('-%d days', $days - 1));
 
-        return $this->json(new RunningView(
-            $health->troubles(), $days, array_map(FiguresView::from(...), $counts->byDay($since)), array_map(FiguresView::from(...), $counts->byRoute($since)),
-            array_map(static fn (array $f): FaultView => new FaultView($f['at'], $f['id'], $f['route'], $f['what']), $counts->faults()),
-            new DatabaseView($size->kind(), $size->bytes(), $size->free()),
-            array_map(static fn (string $table, int $rows): CountView => new CountView($table, $rows), array_keys($size->rows()), array_values($size->rows())),
-            self::editions($library), self::stores($pools), self::opcodes(),
-        ));
+        return $this->json(
+            new RunningView(
+                $health->troubles(),
+                $days,
+                array_map(FiguresView::from(...), $counts->byDay($since)),
+                array_map(FiguresView::from(...), $counts->byRoute($since)),
+                array_map(
+                    static fn (array $f): FaultView => new FaultView($f['at'], $f['id'], $f['route'], $f['what']),
+                    $counts->faults(),
+                ),
+                new DatabaseView($size->kind(), $size->bytes(), $size->free()),
+                array_map(
+                    static fn (string $table, int $rows): CountView => new CountView($table, $rows),
+                    array_keys($size->rows()),
+                    array_values($size->rows()),
+                ),
+                self::editions($library),
+                self::stores($pools),
+                self::opcodes(),
+            ),
+        );
     }
 
     /** @return list<EditionView> those that can be used */
@@ -72,8 +103,8 @@ final class RunningController extends ApiController
     {
         $stores = [];
         foreach (is_dir($pools) ? (new Finder())->directories()->in($pools)->depth(0)->sortByName() : [] as $pool) {
-            $files = iterator_to_array((new Finder())->files()->in($pool->getPathname()), false);
-            $stores[] = new StoreView($pool->getFilename(), \count($files), array_sum(array_map(static fn (\SplFileInfo $f): int => (int) $f->getSize(), $files)));
+            $holds = FolderSize::of($pool->getPathname());
+            $stores[] = new StoreView($pool->getFilename(), $holds->files, $holds->bytes);
         }
 
         return $stores;
@@ -91,6 +122,13 @@ final class RunningController extends ApiController
         /** @var array{num_cached_scripts: int, oom_restarts: int} $statistics */
         $statistics = $status['opcache_statistics'];
 
-        return new OpcodesView($memory['used_memory'], $memory['free_memory'], $memory['wasted_memory'], $statistics['num_cached_scripts'], true === $status['cache_full'], $statistics['oom_restarts']);
+        return new OpcodesView(
+            $memory['used_memory'],
+            $memory['free_memory'],
+            $memory['wasted_memory'],
+            $statistics['num_cached_scripts'],
+            true === $status['cache_full'],
+            $statistics['oom_restarts'],
+        );
     }
 }

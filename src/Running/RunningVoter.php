@@ -23,8 +23,12 @@ final class RunningVoter extends Voter
         return self::SEE === $attribute;
     }
 
-    protected function voteOnAttribute(string $attribute, mixed $subject, TokenInterface $token, ?Vote $vote = null): bool
-    {
+    protected function voteOnAttribute(
+        string $attribute,
+        mixed $subject,
+        TokenInterface $token,
+        ?Vote $vote = null,
+    ): bool {
         $user = $token->getUser();
         if ($user instanceof User && $user->role->mayDecide()) {
             return true;

@@ -34,7 +34,12 @@ final readonly class DatabaseSize
         }
         $path = $this->database->getParams()['path'] ?? '';
 
-        return array_sum(array_map(static fn (string $file): int => is_file($file) ? (int) filesize($file) : 0, [$path, $path.'-wal']));
+        return array_sum(
+            array_map(static fn (string $file): int => is_file($file) ? (int) filesize($file) : 0, [
+                $path,
+                $path.'-wal',
+            ]),
+        );
     }
 
     /** @return ?int bytes that are free where it lies; null where that is another machine's to tell */
@@ -54,7 +59,11 @@ final readonly class DatabaseSize
     {
         $rows = [];
         foreach ($this->entities->getMetadataFactory()->getAllMetadata() as $of) {
-            $rows[$of->getTableName()] = self::number($this->database->fetchOne('SELECT COUNT(*) FROM '.$this->database->quoteSingleIdentifier($of->getTableName())));
+            $rows[$of->getTableName()] = self::number(
+                $this->database->fetchOne(
+                    'SELECT COUNT(*) FROM '.$this->database->quoteSingleIdentifier($of->getTableName()),
+                ),
+            );
         }
         ksort($rows);
 

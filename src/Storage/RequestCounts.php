@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Storage;
 
+use Hylognosis\Measure\CalendarDay;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
- * How often each address was asked, what was answered and how long it took: figures for whoever runs this, of nobody in particular.
+ * How often each address was asked, what was answered and how long it took: figures for whoever runs this, of nobody in
+ * particular.
  *
- * They stand in a file of their own, so that counting never waits for a school that is writing, and a figure lost in a power cut is no loss.
+ * They stand in a file of their own, so that counting never waits for a school that is writing, and a figure lost in a
+ * power cut is no loss.
  */
 final class RequestCounts
 {
@@ -34,9 +37,12 @@ final class RequestCounts
     public function count(\DateTimeImmutable $at, string $route, int $status, int $microseconds): void
     {
         $class = \count(array_filter(self::BOUNDS, static fn (int $bound): bool => $microseconds > 1000 * $bound));
-        $this->file()->prepare('INSERT INTO requests (day, route, status, class, number, longest) VALUES (?, ?, ?, ?, 1, ?)
-            ON CONFLICT (day, route, status, class) DO UPDATE SET number = number + 1, longest = MAX(longest, excluded.longest)')
-            ->execute([$at->format('Y-m-d'), $route, $status, $class, $microseconds]);
+        $this->file()
+            ->prepare(
+                'INSERT INTO requests (day, route, status, class, number, longest) VALUES (?, ?, ?, ?, 1, ?)
+            ON CONFLICT (day, route, status, class) DO UPDATE SET number = number + 1, longest = MAX(longest, excluded.longest)',
+            )
+            ->execute([CalendarDay::iso($at), $route, $status, $class, $microseconds]);
     }
 
     /**
@@ -47,9 +53,13 @@ final class RequestCounts
      */
     public function fault(\DateTimeImmutable $at, string $id, string $route, string $what): void
     {
-        $this->file()->prepare('INSERT INTO faults (at, id, route, what) VALUES (?, ?, ?, ?)')->execute([$at->format(\DATE_ATOM), $id, $route, $what]);
+        $this->file()
+            ->prepare('INSERT INTO faults (at, id, route, what) VALUES (?, ?, ?, ?)')
+            ->execute([$at->format(\DATE_ATOM), $id, $route, $what]);
         $this->file()->exec('DELETE FROM faults WHERE rowid <= (SELECT MAX(rowid) FROM faults) - '.self::FAULTS);
-        $this->file()->prepare('DELETE FROM requests WHERE day < ?')->execute([$at->modify('-'.self::KEPT.' days')->format('Y-m-d')]);
+        $this->file()
+            ->prepare('DELETE FROM requests WHERE day < ?')
+            ->execute([CalendarDay::iso($at->modify('-'.self::KEPT.' days'))]);
     }
 
     /** @return list<RequestFigures> those since a day, the days together, most asked first */
@@ -70,26 +80,55 @@ final class RequestCounts
     /** @return list<array{at: string, id: string, route: string, what: string}> the last first */
     public function faults(): array
     {
-        return array_map(static fn (array $row): array => ['at' => $row['at'], 'id' => $row['id'], 'route' => $row['route'], 'what' => $row['what']], $this->rows('SELECT at, id, route, what FROM faults ORDER BY rowid DESC'));
+        return array_map(
+            static fn (array $row): array => [
+                'at' => $row['at'],
+                'id' => $row['id'],
+                'route' => $row['route'],
+                'what' => $row['what'],
+            ],
+            $this->rows('SELECT at, id, route, what FROM faults ORDER BY rowid DESC'),
+        );
     }
 
     /** @return list<RequestFigures> */
     private function figures(string $by, \DateTimeImmutable $since): array
     {
         $of = [];
-        foreach ($this->rows("SELECT $by AS name, status, class, number, longest FROM requests WHERE day >= ? ORDER BY class", $since->format('Y-m-d')) as $row) {
-            $of[$row['name']][] = ['status' => (int) $row['status'], 'class' => (int) $row['class'], 'number' => (int) $row['number'], 'longest' => (int) $row['longest']];
+        foreach (
+            $this->rows(
+                "SELECT $by AS name, status, class, number, longest FROM requests WHERE day >= ? ORDER BY class",
+                CalendarDay::iso($since),
+            ) as $row
+        ) {
+            $of[$row['name']][] = [
+                'status' => (int) $row['status'],
+                'class' => (int) $row['class'],
+                'number' => (int) $row['number'],
+                'longest' => (int) $row['longest'],
+            ];
         }
         $figures = [];
         foreach ($of as $name => $rows) {
-            $refused = array_filter($rows, static fn (array $row): bool => $row['status'] >= 400 && $row['status'] < 500);
+            $refused = array_filter(
+                $rows,
+                static fn (array $row): bool => $row['status'] >= 400 && $row['status'] < 500,
+            );
             $failed = array_filter($rows, static fn (array $row): bool => $row['status'] >= 500);
             $figures[] = new RequestFigures(
-                (string) $name, self::number($rows), self::number($refused), self::number($failed),
-                self::within($rows, 50), self::within($rows, 95), self::longest($rows),
+                (string) $name,
+                self::number($rows),
+                self::number($refused),
+                self::number($failed),
+                self::within($rows, 50),
+                self::within($rows, 95),
+                self::longest($rows),
             );
         }
-        usort($figures, static fn (RequestFigures $a, RequestFigures $b): int => [$b->requests, $a->of] <=> [$a->requests, $b->of]);
+        usort(
+            $figures,
+            static fn (RequestFigures $a, RequestFigures $b): int => [$b->requests, $a->of] <=> [$a->requests, $b->of],
+        );
 
         return $figures;
     }
@@ -97,11 +136,12 @@ final class RequestCounts
     /**
      * @param non-empty-list<array{status: int, class: int, number: int, longest: int}> $rows in order of class
      *
-     * @return int the time, in milliseconds, within which so many of a hundred were answered: the upper bound of a class, or the longest seen
+     * @return int the time, in milliseconds, within which so many of a hundred were answered: the upper bound of a
+     *             class, or the longest seen
      */
     private static function within(array $rows, int $percent): int
     {
-        $wanted = self::number($rows) * $percent / 100;
+        $wanted = (self::number($rows) * $percent) / 100;
         foreach ($rows as $row) {
             $wanted -= $row['number'];
             if ($wanted <= 0 && isset(self::BOUNDS[$row['class']])) {
@@ -154,7 +194,9 @@ final class RequestCounts
             chmod($this->path, 0o600);
             $file->exec('PRAGMA journal_mode = WAL');
         }
-        $file->exec('CREATE TABLE IF NOT EXISTS requests (day TEXT, route TEXT, status INTEGER, class INTEGER, number INTEGER, longest INTEGER, PRIMARY KEY (day, route, status, class)) WITHOUT ROWID');
+        $file->exec(
+            'CREATE TABLE IF NOT EXISTS requests (day TEXT, route TEXT, status INTEGER, class INTEGER, number INTEGER, longest INTEGER, PRIMARY KEY (day, route, status, class)) WITHOUT ROWID',
+        );
         $file->exec('CREATE TABLE IF NOT EXISTS faults (at TEXT, id TEXT, route TEXT, what TEXT)');
 
         return $this->file = $file;

@@ -20,8 +20,14 @@ final class Unusable
     public static function explains(\Throwable $error): bool
     {
         for ($cause = $error; null !== $cause; $cause = $cause->getPrevious()) {
-            if ($cause instanceof ConnectionException || $cause instanceof ReadOnlyException || $cause instanceof TableNotFoundException
-                || ($cause instanceof DriverException && (\in_array($cause->getCode(), self::CODES, true) || \in_array($cause->getSQLState(), self::STATES, true)))) {
+            if (
+                $cause instanceof ConnectionException
+                || $cause instanceof ReadOnlyException
+                || $cause instanceof TableNotFoundException
+                || ($cause instanceof DriverException
+                    && (\in_array($cause->getCode(), self::CODES, true)
+                        || \in_array($cause->getSQLState(), self::STATES, true)))
+            ) {
                 return true;
             }
         }

@@ -7,7 +7,10 @@ namespace App\Web;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 
-/** What is answered are plain views of public values: PHP's own encoder writes them as the serializer would, in a thirtieth of the time. */
+/**
+ * What is answered are plain views of public values: PHP's own encoder writes them as the serializer would, in a
+ * thirtieth of the time.
+ */
 abstract class ApiController extends AbstractController
 {
     /**
@@ -16,6 +19,11 @@ abstract class ApiController extends AbstractController
      */
     protected function json(mixed $data, int $status = 200, array $headers = [], array $context = []): JsonResponse
     {
-        return new JsonResponse(json_encode($data, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE), $status, $headers, json: true);
+        return new JsonResponse(
+            json_encode($data, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE),
+            $status,
+            $headers,
+            json: true,
+        );
     }
 }

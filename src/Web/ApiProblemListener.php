@@ -27,7 +27,10 @@ final class ApiProblemListener
     {
     }
 
-    /** Nobody is signed in: the firewall would keep where to go after signing in, and a session with it, for every stranger who knocks. */
+    /**
+     * Nobody is signed in: the firewall would keep where to go after signing in, and a session with it, for every
+     * stranger who knocks.
+     */
     #[AsEventListener(priority: 10)]
     public function onStranger(ExceptionEvent $event): void
     {
@@ -38,7 +41,8 @@ final class ApiProblemListener
         }
     }
 
-    #[AsEventListener(priority: -10)] // after the firewall has had its say, before Symfony's own pages (-128)
+    #[AsEventListener(priority: -10)]
+    // after the firewall has had its say, before Symfony's own pages (-128)
     public function onException(ExceptionEvent $event): void
     {
         $error = $event->getThrowable();
@@ -116,6 +120,7 @@ final class ApiProblemListener
 
     private function isApi(Request $request): bool
     {
-        return 1 === preg_match('#^/api(/|$)#', rawurldecode($request->getPathInfo())); // as the router and the firewall read it
+        // as the router and the firewall read it
+        return 1 === preg_match('#^/api(/|$)#', rawurldecode($request->getPathInfo()));
     }
 }

@@ -11,8 +11,8 @@ use Symfony\Component\Security\Csrf\CsrfToken;
 use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 
 /**
- * Every writing request must come from our own pages, however its path is spelled: it carries a header no foreign form can set,
- * and its origin is checked by Symfony's same-origin token manager.
+ * Every writing request must come from our own pages, however its path is spelled: it carries a header no foreign form
+ * can set, and its origin is checked by Symfony's same-origin token manager.
  */
 final readonly class CsrfListener
 {
@@ -20,7 +20,8 @@ final readonly class CsrfListener
     {
     }
 
-    #[AsEventListener(priority: 20)] // after routing, before the sign-in (8)
+    #[AsEventListener(priority: 20)]
+    // after routing, before the sign-in (8)
     public function onRequest(RequestEvent $event): void
     {
         $request = $event->getRequest();

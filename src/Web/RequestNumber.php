@@ -9,7 +9,10 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 use Symfony\Component\HttpKernel\Event\ResponseEvent;
 
-/** Gives every request a number: it stands in the answer, in each line of the log, and in what people are told when something went wrong. */
+/**
+ * Gives every request a number: it stands in the answer, in each line of the log, and in what people are told when
+ * something went wrong.
+ */
 final class RequestNumber
 {
     public const HEADER = 'X-Request-Id';
@@ -23,7 +26,8 @@ final class RequestNumber
         return \is_string($number) ? $number : '';
     }
 
-    #[AsEventListener(priority: 4096)] // before anything can fail
+    #[AsEventListener(priority: 4096)]
+    // before anything can fail
     public function onRequest(RequestEvent $event): void
     {
         $request = $event->getRequest();

@@ -26,13 +26,17 @@ final class SecurityHeadersListener
     {
         $headers = $event->getResponse()->headers;
         foreach (self::HEADERS as $name => $value) {
-            $headers->set($name, $value);
+            // a picture or a paper allows even less, and says so itself
+            $headers->set($name, 'Content-Security-Policy' === $name ? $headers->get($name) ?? $value : $value);
         }
         if ($event->getRequest()->isSecure()) {
             $headers->set('Strict-Transport-Security', 'max-age=31536000');
         }
         // What is told of people and trees is kept nowhere; a flora carries its own tag and is asked for again.
-        if (null === $event->getResponse()->getEtag() && str_starts_with((string) $headers->get('Content-Type'), 'application/')) {
+        if (
+            null === $event->getResponse()->getEtag()
+            && str_starts_with((string) $headers->get('Content-Type'), 'application/')
+        ) {
             $headers->set('Cache-Control', 'private, no-store');
         }
     }

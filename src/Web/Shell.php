@@ -18,6 +18,9 @@ final readonly class Shell
 
     public function __invoke(): Response
     {
-        return new Response($this->twig->render('shell.html.twig', ['entry' => $this->manifest->entry('src/main.tsx')]), headers: ['Cache-Control' => 'no-cache']);
+        return new Response(
+            $this->twig->render('shell.html.twig', ['entry' => $this->manifest->entry('src/app/main.tsx')]),
+            headers: ['Cache-Control' => 'no-cache'],
+        );
     }
 }

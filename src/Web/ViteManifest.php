@@ -9,8 +9,7 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 final readonly class ViteManifest
 {
     public function __construct(
-        #[Autowire('%kernel.project_dir%/public/build/.vite/manifest.json')]
-        private string $file,
+        #[Autowire('%kernel.project_dir%/public/build/.vite/manifest.json')] private string $file,
     ) {
     }
 
@@ -21,7 +20,7 @@ final readonly class ViteManifest
         $manifest = json_decode((string) file_get_contents($this->file), true, flags: \JSON_THROW_ON_ERROR);
         $css = $preload = $seen = [];
         $todo = [$name];
-        while (null !== $key = array_shift($todo)) {
+        while (null !== ($key = array_shift($todo))) {
             if (isset($seen[$key])) {
                 continue;
             }
@@ -36,6 +35,10 @@ final readonly class ViteManifest
             array_push($todo, ...$chunk['imports'] ?? []);
         }
 
-        return ['js' => '/build/'.$manifest[$name]['file'], 'css' => array_values(array_unique($css)), 'preload' => $preload];
+        return [
+            'js' => '/build/'.$manifest[$name]['file'],
+            'css' => array_values(array_unique($css)),
+            'preload' => $preload,
+        ];
     }
 }

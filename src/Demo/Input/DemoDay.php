@@ -9,9 +9,10 @@ use App\Web\Input\Day;
 /** The day the demo takes for today. */
 final readonly class DemoDay
 {
-    public function __construct(
-        #[Day]
-        public string $day,
-    ) {
+    /**
+     * @param string $day the day the demo takes for today, YYYY-MM-DD
+     */
+    public function __construct(#[Day] public string $day)
+    {
     }
 }

@@ -18,6 +18,11 @@ final class PlainText extends Assert\Compound
      */
     protected function getConstraints(array $options): array
     {
-        return [new Assert\Regex('/^(?:[^\p{C}]|[\n\t])*$/uD', message: 'There are characters in it that cannot be seen; write it with plain letters.')];
+        return [
+            new Assert\Regex(
+                '/^(?:[^\p{C}]|[\n\t])*$/uD',
+                message: 'There are characters in it that cannot be seen; write it with plain letters.',
+            ),
+        ];
     }
 }
