@@ -16,11 +16,20 @@ export const florasQuery = queryOptions({
 });
 export const todayQuery = queryOptions({ queryKey: ["today"], queryFn: () => unwrap(client.GET("/api/today")) });
 export const termsQuery = queryOptions({ queryKey: ["terms"], queryFn: () => unwrap(client.GET("/api/terms")), staleTime: Number.POSITIVE_INFINITY });
-/** Trees page by page, those in which every word is found. */
-export const treesQuery = (words: string) =>
+/** Which trees are wanted: words, a place, a danger; those that are there, or those that are gone. */
+export type Selection = { q: string; site: string; danger: Schemas["TreeDanger"] | ""; gone: boolean };
+export const EVERY_TREE: Selection = { q: "", site: "", danger: "", gone: false };
+const asked = ({ q, site, danger, gone }: Selection) => ({
+  ...(q && { q }),
+  ...(site && { site }),
+  ...(danger && { danger }),
+  ...(gone && { gone }),
+});
+/** Trees of a selection, page by page. */
+export const treesQuery = (selection: Selection) =>
   infiniteQueryOptions({
-    queryKey: ["specimens", words],
-    queryFn: ({ pageParam }) => unwrap(client.GET("/api/specimens", { params: { query: { q: words, after: pageParam } } })),
+    queryKey: ["specimens", selection],
+    queryFn: ({ pageParam }) => unwrap(client.GET("/api/specimens", { params: { query: { ...asked(selection), after: pageParam } as never } })),
     initialPageParam: "",
     getNextPageParam: (page) => page.next,
     placeholderData: keepPreviousData,
@@ -31,6 +40,39 @@ export const treeQuery = (id: string) =>
     queryFn: () => unwrap(client.GET("/api/specimens/{id}", { params: { path: { id } } })),
     enabled: id !== "",
   });
+/** The same trees on the ground. */
+export const mapTreesQuery = (selection: Selection) =>
+  queryOptions({
+    queryKey: ["map-trees", selection],
+    queryFn: () => unwrap(client.GET("/api/map/trees", { params: { query: asked(selection) as never } })),
+    placeholderData: keepPreviousData,
+  });
+export const baseMapQuery = queryOptions({
+  queryKey: ["map-base"],
+  queryFn: () => unwrap(client.GET("/api/map/base")) as Promise<unknown> as Promise<GeoJSON.FeatureCollection>,
+  staleTime: Number.POSITIVE_INFINITY,
+});
+const ofTree = (id: string) => ({ params: { path: { id } } });
+export const treePageQuery = (id: string) =>
+  queryOptions({ queryKey: ["tree", id, "page"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/page", ofTree(id))), retry: false });
+export const treeKnownQuery = (id: string) =>
+  queryOptions({ queryKey: ["tree", id, "known"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/known", ofTree(id))) });
+export const treeYearsQuery = (id: string) =>
+  queryOptions({ queryKey: ["tree", id, "years"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/years", ofTree(id))) });
+export const treePicturesQuery = (id: string) =>
+  queryOptions({ queryKey: ["tree", id, "pictures"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/pictures", ofTree(id))) });
+export const treePartnersQuery = (id: string) =>
+  queryOptions({ queryKey: ["tree", id, "partners"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/partners", ofTree(id))) });
+export const papersQuery = (site: string) =>
+  queryOptions({ queryKey: ["site", site, "papers"], queryFn: () => unwrap(client.GET("/api/sites/{id}/papers", ofTree(site))) });
+export const decisionQuery = (id: string) =>
+  queryOptions({ queryKey: ["decision", id], queryFn: () => unwrap(client.GET("/api/decisions/{id}", ofTree(id))), retry: false });
+export const receiverQuery = queryOptions({ queryKey: ["receiver"], queryFn: () => unwrap(client.GET("/api/devices/receiver")) });
+export const gaugeQuery = queryOptions({ queryKey: ["gauge"], queryFn: () => unwrap(client.GET("/api/devices/gauge")) });
+export const cameraQuery = queryOptions({ queryKey: ["camera"], queryFn: () => unwrap(client.GET("/api/devices/camera")) });
+export const copiesQuery = queryOptions({ queryKey: ["copies"], queryFn: () => unwrap(client.GET("/api/copies")) });
+export const siteQuery = (id: string) =>
+  queryOptions({ queryKey: ["site", id], queryFn: () => unwrap(client.GET("/api/sites/{id}", { params: { path: { id } } })) });
 export const sitesQuery = queryOptions({ queryKey: ["sites"], queryFn: () => unwrap(client.GET("/api/sites")) });
 export const taxonQuery = (id: string, flora?: string) =>
   queryOptions({
@@ -60,9 +102,32 @@ export const runningQuery = (days: number) =>
     refetchInterval: 30_000,
   });
 
+/** Everybody, for those who look after the school. */
+export const peopleQuery = queryOptions({ queryKey: ["people"], queryFn: () => unwrap(client.GET("/api/people")) });
+export const examinersQuery = queryOptions({ queryKey: ["examiners"], queryFn: () => unwrap(client.GET("/api/examiners")) });
+export const welcomeQuery = (secret: string) =>
+  queryOptions({
+    queryKey: ["welcome", secret],
+    queryFn: () => unwrap(client.GET("/api/join/{secret}", { params: { path: { secret } } })),
+    retry: false,
+  });
+
+/** What an answer leans on is fetched apart, when somebody asks; with the next score it is out of date. */
+const accountOf = (id: string) => ["account", id] as const;
+
+export const pointsQuery = (id: string) =>
+  queryOptions({
+    queryKey: [...accountOf(id), "points"],
+    queryFn: () => unwrap(client.GET("/api/examinations/{id}/points", { params: { path: { id } } })),
+  });
+export const dangerQuery = (id: string, taxon: string) =>
+  queryOptions({
+    queryKey: [...accountOf(id), "danger", taxon],
+    queryFn: () => unwrap(client.GET("/api/examinations/{id}/dangers/{taxon}", { params: { path: { id, taxon } } })),
+  });
 export const contrastQuery = (id: string, one: string, other: string) =>
   queryOptions({
-    queryKey: ["examination", id, "evidence", one, other],
+    queryKey: [...accountOf(id), "evidence", one, other],
     queryFn: () => unwrap(client.GET("/api/examinations/{id}/evidence/{for}/{against}", { params: { path: { id, for: one, against: other } } })),
   });
 
@@ -74,7 +139,7 @@ export function useExamination(id: string) {
   const params = { path: { id } };
   const keep = (examination: Examination) => {
     queries.setQueryData(["examination", id], examination);
-    void queries.invalidateQueries({ queryKey: ["examination", id, "evidence"] });
+    void queries.invalidateQueries({ queryKey: accountOf(id) });
     void queries.invalidateQueries({ queryKey: ["today"] });
   };
   return {

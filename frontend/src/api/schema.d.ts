@@ -4,6 +4,175 @@
  */
 
 export interface paths {
+    "/api/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The first page of an empty school: makes it, and its first instructor, who is signed in. */
+        post: operations["post_app_account_join_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/join/{secret}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whose invitation this is. */
+        get: operations["get_app_account_join_welcome"];
+        put?: never;
+        /** Takes an invitation; the link works no more. */
+        post: operations["post_app_account_join_join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/join/{secret}/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sets a new password by a link an instructor made; everywhere else one is signed out. */
+        post: operations["post_app_account_join_renew"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_account_people_people"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examiners": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whoever could look at a tree, for handing an examination over. */
+        get: operations["get_app_account_people_examiners"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a link by which somebody joins. It is told once. */
+        post: operations["post_app_account_people_invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["delete_app_account_people_withdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Changes what somebody may do, or ends the account. What they did stays under their name. */
+        patch: operations["patch_app_account_people_change"];
+        trace?: never;
+    };
+    "/api/people/{id}/password-link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a link by which somebody who has lost the password sets a new one. It is told once. */
+        post: operations["post_app_account_people_passwordlink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/deeds/{before}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was done before the last that is shown. */
+        get: operations["get_app_account_people_deeds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -31,6 +200,40 @@ export interface paths {
         put?: never;
         /** Signs in; the body is read by the firewall. */
         post: operations["post_api_login"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Changes the password; everywhere else one is signed out. */
+        post: operations["post_app_account_session_password"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ends every session of whoever asks, this one too. */
+        post: operations["post_app_account_session_endall"];
         delete?: never;
         options?: never;
         head?: never;
@@ -69,6 +272,121 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices/receiver": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_devices_device_receiver"];
+        put: operations["put_app_devices_device_walk"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/gauge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_devices_device_gauge"];
+        put: operations["put_app_devices_device_setgauge"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/camera": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_devices_device_camera"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/camera/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_devices_device_picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/decisions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whoever reads it has seen the scores, as with the examination itself. */
+        get: operations["get_app_examine_decision_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examinations/{id}/points": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The nine points of the gate, with a line for each feature, danger and condition. */
+        get: operations["get_app_examine_evidence_points"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examinations/{id}/dangers/{taxon}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All that speaks against a dangerous taxon, line by line, with who has read the lines. */
+        get: operations["get_app_examine_evidence_danger"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/examinations/{id}/evidence/{for}/{against}": {
         parameters: {
             query?: never;
@@ -77,7 +395,7 @@ export interface paths {
             cookie?: never;
         };
         /** What was seen, weighed for any one taxon against any other. */
-        get: operations["get_app_examine_evidence__invoke"];
+        get: operations["get_app_examine_evidence_evidence"];
         put?: never;
         post?: never;
         delete?: never;
@@ -202,6 +520,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/examinations/{id}/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Somebody else goes on with an unfinished examination: its examiner hands it over, or an instructor does for one
+         *     who has left. Where a learner has looked, it stays a learner's.
+         */
+        post: operations["post_app_examine_handover__invoke"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/specimens/{id}/examinations": {
         parameters: {
             query?: never;
@@ -212,6 +550,137 @@ export interface paths {
         get: operations["get_app_examine_treehistory_examinations"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/known": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was seen of this tree over the years, and what nobody has looked at yet. */
+        get: operations["get_app_examine_treehistory_known"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/kind": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put_app_examine_treeidentity_hold"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/doubt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["post_app_examine_treeidentity_doubt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["post_app_examine_treeidentity_merge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["post_app_examine_treeidentity_split"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/export/{what}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_exchange_exchange_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/examinations/{id}/document": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One examination as a document: read again with the same edition of the flora, it gives the same answer. */
+        get: operations["get_app_exchange_exchange_document"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/import/{what}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The body is the file. Without run it is only said what it would do; with it, all of it is done, or nothing. */
+        post: operations["post_app_exchange_exchange_import"];
         delete?: never;
         options?: never;
         head?: never;
@@ -229,6 +698,170 @@ export interface paths {
         put?: never;
         /** Logs what was taken, under the decision of this moment: the gate is asked anew. */
         post: operations["post_app_harvest_harvest_take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_keeping_keeping_all"];
+        put?: never;
+        post: operations["post_app_keeping_keeping_make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/copies/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_keeping_keeping_fetch"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/map/trees": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_map_map_trees"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/map/base": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What lies under the trees: the school's own ground, else in the demo the valley that ships. */
+        get: operations["get_app_map_map_base"];
+        put?: never;
+        /** The body is the file, GeoJSON or GPX; an empty one takes the school's own ground away again. */
+        post: operations["post_app_map_map_setbase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_pictures_picture_oftree"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{id}/papers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_pictures_picture_ofsite"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The body is the file itself. */
+        post: operations["post_app_pictures_picture_add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{id}/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_pictures_picture_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes it away; it can be put back. */
+        delete: operations["delete_app_pictures_picture_remove"];
+        options?: never;
+        head?: never;
+        patch: operations["patch_app_pictures_picture_change"];
+        trace?: never;
+    };
+    "/api/pictures/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["post_app_pictures_picture_restore"];
         delete?: never;
         options?: never;
         head?: never;
@@ -258,7 +891,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** How the server does: requests, times, failures, the size of the database, what is kept ready. For those who may decide. */
+        /**
+         * How the server does: requests, times, failures, the size of the database, what is kept ready. For those who may
+         *     decide.
+         */
         get: operations["get_app_running_running_running"];
         put?: never;
         post?: never;
@@ -276,6 +912,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["get_app_season_today_today"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/years": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_season_treeseason_years"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/partners": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_season_treeseason_partners"];
         put?: never;
         post?: never;
         delete?: never;
@@ -382,6 +1050,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_trees_site_show"];
+        put: operations["put_app_trees_site_change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites": {
         parameters: {
             query?: never;
@@ -391,6 +1075,55 @@ export interface paths {
         };
         get: operations["get_app_trees_tree_sites"];
         put?: never;
+        post: operations["post_app_trees_site_add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{id}/permissions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Records what the owner said; the last one said holds, and the ones before stay on record. */
+        post: operations["post_app_trees_site_permit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{id}/quotas": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put_app_trees_site_quotas"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{id}/boundary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put_app_trees_site_boundary"];
         post?: never;
         delete?: never;
         options?: never;
@@ -422,8 +1155,57 @@ export interface paths {
             cookie?: never;
         };
         get: operations["get_app_trees_tree_specimen"];
+        put: operations["put_app_trees_treepage_change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_trees_treepage_show"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/tag": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The old tag is lost or unreadable: the tree gets another, and is still found by the old one. */
+        put: operations["put_app_trees_treepage_taganew"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/measures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["post_app_trees_treepage_measure"];
         delete?: never;
         options?: never;
         head?: never;
@@ -434,80 +1216,274 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description Problem details (RFC 9457). */
         Problem: {
+            /** @description about:blank */
             type: string;
+            /** @description what the status means */
             title: string;
+            /** @description of the answer, 400 to 599 */
             status: number;
+            /** @description what is wrong and what to do, in a sentence */
             detail: string;
+            /** @description fields at fault */
             violations?: {
                 propertyPath: string;
                 title: string;
             }[];
         };
+        /** @enum {string} */
+        Dates: "day" | "month" | "iso";
+        /** @description The first page: a school and its first instructor. */
+        NewSchool: {
+            /** @description the word the server printed */
+            word: string;
+            /** @description of the school; may be left empty by somebody who forages alone */
+            name: string;
+            /** @description name of the place the seasons are told for */
+            place: string;
+            /**
+             * Format: float
+             * @description degrees, north above 0
+             */
+            latitude: number;
+            /**
+             * Format: float
+             * @description degrees, east above 0
+             */
+            longitude: number;
+            /**
+             * Format: float
+             * @description metres above the sea
+             */
+            altitude: number;
+            /** @description name of the flora to begin with */
+            flora: string;
+            /**
+             * @description metric or imperial
+             * @enum {string}
+             */
+            units: "metric" | "imperial";
+            dates: components["schemas"]["Dates"];
+            /** @description somebody who forages alone */
+            ofOne: boolean;
+            /** @description name of the first instructor */
+            person: string;
+            /** @description address they sign in with */
+            email: string;
+            /** @description twelve letters or more */
+            password: string;
+        };
+        /** @description Somebody takes an invitation. */
+        Joining: {
+            /** @description under which everything they do will stand */
+            name: string;
+            /** @description address they sign in with */
+            email: string;
+            /** @description twelve letters or more */
+            password: string;
+        };
+        /** @description A new password in place of a lost one. */
+        FreshPassword: {
+            /** @description twelve letters or more */
+            password: string;
+        };
+        /** @enum {string} */
+        Role: "instructor" | "learner" | "guest";
+        /** @description Somebody is invited. */
+        NewInvitation: {
+            /** @description as they are known here; they may write it otherwise when they join */
+            name: string;
+            role: components["schemas"]["Role"];
+        };
+        /** @description What an instructor changes of somebody. */
+        PersonChange: {
+            /** @default null */
+            role?: components["schemas"]["Role"] | null;
+            /**
+             * @description true: the account ends, and what was done stays under the name; false: it is taken up again; null leaves it as it is
+             * @default null
+             */
+            left?: boolean | null;
+        };
+        /** @description Somebody changes their password. */
+        PasswordChange: {
+            /** @description the password so far */
+            present: string;
+            /** @description twelve letters or more */
+            next: string;
+        };
+        /** @description What somebody prefers. */
         Preferences: {
-            /** @enum {string} */
+            /**
+             * @description metric or imperial
+             * @enum {string}
+             */
             units: "metric" | "imperial";
             /**
-             * Name of a shipped flora; left out: as it was.
+             * @description name of the flora to work with; null leaves it as it is
              * @default null
              */
             flora?: string | null;
         };
+        /** @description The day the demo takes for today. */
         DemoDay: {
+            /** @description the day the demo takes for today, YYYY-MM-DD */
             day: string;
+        };
+        /** @description The walk the simulated receiver is carried along. */
+        WalkInput: {
+            /**
+             * Format: float
+             * @description degrees, where it begins
+             */
+            latitude: number;
+            /**
+             * Format: float
+             * @description degrees
+             */
+            longitude: number;
+            /**
+             * Format: float
+             * @description degrees from true north
+             * @default 0
+             */
+            heading?: number;
+            /**
+             * Format: float
+             * @description metres a second
+             * @default 0
+             */
+            speed?: number;
+            /**
+             * Format: float
+             * @description metres it errs by
+             * @default 4
+             */
+            error?: number;
+            /**
+             * @description it has lost its signal
+             * @default false
+             */
+            lost?: boolean;
+        };
+        /** @description What the simulated caliper or tape reads. */
+        GaugeInput: {
+            /**
+             * Format: float
+             * @description in the unit
+             */
+            reading: number;
+            /**
+             * @description mm, cm, m or in
+             * @default mm
+             * @enum {string}
+             */
+            unit?: "mm" | "cm" | "m" | "in";
         };
         /** @enum {string} */
         LifeStage: "sapling" | "young" | "mature" | "old";
+        /** @description An examination to begin. */
         NewExamination: {
+            /** @description id of the tree */
             specimenId: string;
+            /** @description day of the examination, YYYY-MM-DD */
             date: string;
             /** @default mature */
             stage?: components["schemas"]["LifeStage"];
             /**
+             * @description order in which the stations are walked
              * @default branch-first
              * @enum {string}
              */
             route?: "branch-first" | "bark-first" | "leaf-first" | "outline-inward";
-            /** @default null */
+            /**
+             * @description null: everything
+             * @default null
+             */
             reach?: string[] | null;
-            /** @default null */
+            /**
+             * @description null: the usual
+             * @default null
+             */
             kit?: string[] | null;
-            /** @default false */
+            /**
+             * @description names stay covered until they are uncovered, on record
+             * @default false
+             */
             blind?: boolean;
-            /** @default null */
+            /**
+             * @description id of the taxon hoped for
+             * @default null
+             */
             claimTaxon?: string | null;
-            /** @default null */
+            /**
+             * @description id of the part hoped for
+             * @default null
+             */
             claimPart?: string | null;
-            /** @default null */
+            /**
+             * @description id of the examination this is the second look at
+             * @default null
+             */
             secondOf?: string | null;
         };
+        /** @description What is to be changed of an unsigned examination; what is null stays. */
         ExaminationChange: {
-            /** @default null */
+            /**
+             * @description to move it to, YYYY-MM-DD
+             * @default null
+             */
             date?: string | null;
-            /** @default  */
+            /**
+             * @description why the examination is older than its scores; wanted where scores are recorded
+             * @default
+             */
             dateReason?: string;
             /** @default null */
             stage?: components["schemas"]["LifeStage"] | null;
             /**
+             * @description null leaves it as it is
              * @default null
              * @enum {string|null}
              */
             route?: "branch-first" | "bark-first" | "leaf-first" | "outline-inward" | null;
-            /** @default null */
+            /**
+             * @description null leaves it as it is
+             * @default null
+             */
             reach?: string[] | null;
-            /** @default null */
+            /**
+             * @description null leaves it as it is
+             * @default null
+             */
             kit?: string[] | null;
-            /** @default null */
+            /**
+             * @description id of the taxon hoped for
+             * @default null
+             */
             claimTaxon?: string | null;
-            /** @default null */
+            /**
+             * @description id of the part hoped for
+             * @default null
+             */
             claimPart?: string | null;
-            /** @default false */
+            /**
+             * @description nothing is hoped for any more
+             * @default false
+             */
             dropClaim?: boolean;
-            /** @default null */
+            /**
+             * @description answers by condition; null takes an answer back
+             * @default null
+             */
             conditions?: {
                 [key: string]: boolean | null;
             } | null;
-            /** @default false */
+            /**
+             * @description names are uncovered, on record
+             * @default false
+             */
             uncoverNames?: boolean;
         };
         /** @enum {string} */
@@ -518,21 +1494,34 @@ export interface components {
         ScoreAnswer: "seen" | "nothing-there" | "does-not-apply" | "cannot-be-seen";
         /** @enum {string} */
         Position: "low" | "middle" | "high";
+        /** @description A character, scored. */
         NewScore: {
+            /** @description a UUID made by whoever sends it: the same request sent twice is one score */
             id: string;
+            /** @description id of the character */
             character: string;
-            /** @default [] */
+            /**
+             * @description or coarser words; empty unless something was seen
+             * @default []
+             */
             states?: string[];
-            /** @default [] */
+            /**
+             * @description in the unit given
+             * @default []
+             */
             numbers?: number[];
             /**
+             * @description mm, cm, m, in or ft; null: the unit of the character
              * @default null
              * @enum {string|null}
              */
             unit?: "mm" | "cm" | "m" | "in" | "ft" | null;
             /** @default sure */
             certainty?: components["schemas"]["Certainty"];
-            /** @default 1 */
+            /**
+             * @description on how many twigs, leaves, fruits it was seen, 1 to 200
+             * @default 1
+             */
             samples?: number;
             /** @default tree */
             where?: components["schemas"]["Whereabouts"];
@@ -540,149 +1529,553 @@ export interface components {
             answer?: components["schemas"]["ScoreAnswer"];
             /** @default null */
             position?: components["schemas"]["Position"] | null;
-            /** @default false */
+            /**
+             * @description one of the states was seen, and which cannot be told
+             * @default false
+             */
             either?: boolean;
-            /** @default false */
+            /**
+             * @description the examiner went and looked again, knowing what was scored before
+             * @default false
+             */
             further?: boolean;
         };
+        /** @description A second examiner takes the conclusion back, on record. */
         Reconsideration: {
+            /** @description why the conclusion does not hold */
             because: string;
         };
-        /** @enum {string} */
-        AmountUnit: "g" | "kg" | "oz" | "lb" | "l" | "pt" | "pieces" | "heads";
-        NewHarvest: {
-            /** Format: float */
-            amount: number;
-            unit: components["schemas"]["AmountUnit"];
-            /** @default  */
-            ripeness?: string;
-            /** @default 70 */
-            shareLeft?: number;
-            /** @default  */
-            note?: string;
+        /** @description Who goes on with an examination. */
+        HandOver: {
+            /** @description id of the person */
+            to: string;
         };
-        /** @enum {string} */
-        ReviewVerdict: "agreed" | "doubted";
-        NewReview: {
-            verdict: components["schemas"]["ReviewVerdict"];
-            /** @default  */
-            note?: string;
+        /** @description What a tree is held to be, and on what ground. */
+        TreeKindInput: {
+            /** @description id of the taxon */
+            taxon: string;
+            /** @description ids of signed examinations that name it */
+            examinations: string[];
         };
-        TreeSearch: {
-            /** @default  */
-            q?: string;
-            /** @default  */
-            after?: string;
+        /** @description Why a kind is doubted. */
+        Doubt: {
+            /** @description in a few words */
+            because: string;
         };
-        NewSpecimen: {
+        /** @description Another tag that turned out to hang on this tree. */
+        Merge: {
+            /** @description id of the tree whose tag is given up */
+            with: string;
+            /** @description how that came out */
+            because: string;
+        };
+        /** @description The other tree one tag turned out to stand for. */
+        Split: {
+            /** @description tag of the other tree */
             tag: string;
-            siteId: string;
-            /** @default  */
+            /** @description ids of those that were of the other */
+            examinations: string[];
+            /** @description how that came out */
+            because: string;
+            /**
+             * @description how to find the other
+             * @default
+             */
             whereabouts?: string;
         };
         /** @enum {string} */
-        ExaminerRole: "instructor" | "learner";
+        AmountUnit: "g" | "kg" | "oz" | "lb" | "l" | "pt" | "pieces" | "heads";
+        /** @description What was taken. */
+        NewHarvest: {
+            /**
+             * Format: float
+             * @description more than 0, in the unit given
+             */
+            amount: number;
+            /** @description unit of measure */
+            unit: components["schemas"]["AmountUnit"];
+            /**
+             * @description how ripe, in words
+             * @default
+             */
+            ripeness?: string;
+            /**
+             * @description per cent left on the tree, 0 to 100
+             * @default 70
+             */
+            shareLeft?: number;
+            /**
+             * @description in a sentence; empty where there is none
+             * @default
+             */
+            note?: string;
+        };
+        /** @enum {string} */
+        TreeDanger: "deadly" | "serious" | "mild" | "harmless" | "doubted" | "unknown";
+        /** @description Which trees are wanted. */
+        TreeSearch: {
+            /**
+             * @description words of which each must stand in the tag, a former tag, the place or the way to find it
+             * @default
+             */
+            q?: string;
+            /**
+             * @description tag of the last tree of the page before
+             * @default
+             */
+            after?: string;
+            /**
+             * @description id of a place
+             * @default
+             */
+            site?: string;
+            /**
+             * @description what its kind does to a person
+             * @default null
+             */
+            danger?: components["schemas"]["TreeDanger"] | null;
+            /**
+             * @description those that are there no more, instead of those that are
+             * @default false
+             */
+            gone?: boolean;
+        };
+        /** @description What a picture is of: one of the four. */
+        NewPicture: {
+            /**
+             * @description id of a tree
+             * @default
+             */
+            tree?: string;
+            /**
+             * @description id of a score it is evidence of
+             * @default
+             */
+            score?: string;
+            /**
+             * @description id of an examination under way it belongs to
+             * @default
+             */
+            examination?: string;
+            /**
+             * @description id of a harvest it shows
+             * @default
+             */
+            harvest?: string;
+            /**
+             * @description id of what an owner said, of which it is the paper
+             * @default
+             */
+            permission?: string;
+            /**
+             * @description what it shows
+             * @default
+             */
+            caption?: string;
+            /**
+             * @description day, YYYY-MM-DD; null: today
+             * @default null
+             */
+            takenOn?: string | null;
+        };
+        /** @description What is said of a picture. */
+        PictureChange: {
+            /**
+             * @description what it shows
+             * @default
+             */
+            caption?: string;
+            /**
+             * Format: float
+             * @description of the full picture; null: nobody has laid a known length in
+             * @default null
+             */
+            pixelsPerMillimetre?: number | null;
+        };
+        /** @enum {string} */
+        ReviewVerdict: "agreed" | "doubted";
+        /** @description What somebody who read a stated never came to. */
+        NewReview: {
+            verdict: components["schemas"]["ReviewVerdict"];
+            /**
+             * @description what was seen otherwise; wanted with a doubt
+             * @default
+             */
+            note?: string;
+        };
+        /** @enum {string} */
+        Soil: "" | "acid" | "neutral" | "lime";
+        /** @enum {string} */
+        Light: "" | "open" | "half" | "shade";
+        /** @enum {string} */
+        Moisture: "" | "dry" | "fresh" | "wet";
+        /** @enum {string} */
+        Exposure: "" | "flat" | "n" | "ne" | "e" | "se" | "s" | "sw" | "w" | "nw";
+        /** @description A place, as it is entered or changed. */
+        SiteInput: {
+            /** @description what it is called */
+            name: string;
+            /**
+             * Format: float
+             * @description degrees, north above 0
+             */
+            latitude: number;
+            /**
+             * Format: float
+             * @description degrees, east above 0
+             */
+            longitude: number;
+            /**
+             * Format: float
+             * @description metres above the sea
+             */
+            altitude: number;
+            /** @default  */
+            soil?: components["schemas"]["Soil"];
+            /** @default  */
+            light?: components["schemas"]["Light"];
+            /** @default  */
+            moisture?: components["schemas"]["Moisture"];
+            /** @default  */
+            exposure?: components["schemas"]["Exposure"];
+            /**
+             * @description what the owner asks of whoever comes, and what one has to know of the place
+             * @default
+             */
+            rules?: string;
+            /**
+             * @description ids of taxa protected here
+             * @default []
+             */
+            protectedTaxa?: string[];
+        };
+        /** @enum {string} */
+        Said: "written" | "spoken";
+        /** @description What an owner said. */
+        NewPermission: {
+            /** @description whose land it is */
+            owner: string;
+            /** @description may one take, or not */
+            given: boolean;
+            said: components["schemas"]["Said"];
+            /** @description day it was said, YYYY-MM-DD */
+            saidOn: string;
+            /**
+             * @description for what, as "taxon/part"; empty: for everything
+             * @default []
+             */
+            parts?: string[];
+            /**
+             * @description last day, YYYY-MM-DD; null: no end was named
+             * @default null
+             */
+            until?: string | null;
+            /**
+             * @description how much, where it is written down, what else was said
+             * @default
+             */
+            note?: string;
+        };
+        /** @description How often something may be taken at a place in a year. */
+        Quotas: {
+            /** @description times a year by "taxon/part"; what is not named is not counted */
+            quotas: {
+                [key: string]: number;
+            };
+        };
+        /** @description The corners of a place. */
+        Boundary: {
+            /** @description longitude and latitude in degrees, at least three; none: it is not drawn any more */
+            corners: number[][];
+        };
+        /** @enum {string} */
+        PositionFrom: "" | "receiver" | "stand-in" | "hand" | "file";
+        /** @description A tree to be tagged. */
+        NewSpecimen: {
+            /** @description tag on the tree */
+            tag: string;
+            /** @description id of the place it stands at */
+            siteId: string;
+            /**
+             * @description how to find it again
+             * @default
+             */
+            whereabouts?: string;
+            /**
+             * Format: float
+             * @description degrees, north above 0; null: nobody has taken it
+             * @default null
+             */
+            latitude?: number | null;
+            /**
+             * Format: float
+             * @description degrees, east above 0
+             * @default null
+             */
+            longitude?: number | null;
+            /**
+             * Format: float
+             * @description metres within which it stands
+             * @default null
+             */
+            uncertainty?: number | null;
+            /** @default  */
+            positionFrom?: components["schemas"]["PositionFrom"];
+        };
+        /** @enum {string} */
+        Sex: "" | "male" | "female" | "both";
+        /** @enum {string} */
+        Gone: "" | "felled" | "fallen" | "dead" | "lost" | "merged";
+        /** @description What is known of a tree beside what is scored. */
+        TreeChange: {
+            /**
+             * @description how to find it again
+             * @default
+             */
+            whereabouts?: string;
+            /**
+             * Format: float
+             * @description degrees, north above 0; null: nobody has taken it
+             * @default null
+             */
+            latitude?: number | null;
+            /**
+             * Format: float
+             * @description degrees, east above 0
+             * @default null
+             */
+            longitude?: number | null;
+            /**
+             * Format: float
+             * @description metres within which it stands
+             * @default null
+             */
+            uncertainty?: number | null;
+            /** @default  */
+            positionFrom?: components["schemas"]["PositionFrom"];
+            /**
+             * @description null: nobody has said
+             * @default null
+             */
+            stage?: components["schemas"]["LifeStage"] | null;
+            /** @default  */
+            sex?: components["schemas"]["Sex"];
+            /**
+             * @description how it stands, what has happened to it
+             * @default
+             */
+            health?: string;
+            /** @default  */
+            gone?: components["schemas"]["Gone"];
+            /**
+             * @description day it went, YYYY-MM-DD; wanted where it has gone
+             * @default null
+             */
+            goneOn?: string | null;
+        };
+        /** @description Another tag for a tree. */
+        NewTag: {
+            /** @description tag on the tree from now on */
+            tag: string;
+        };
+        /** @description Girth and height of a tree. */
+        NewMeasure: {
+            /** @description day, YYYY-MM-DD */
+            on: string;
+            /**
+             * Format: float
+             * @description centimetres round the trunk at breast height (1.3 m)
+             * @default null
+             */
+            girth?: number | null;
+            /**
+             * Format: float
+             * @description metres
+             * @default null
+             */
+            height?: number | null;
+            /**
+             * Format: float
+             * @description metres above ground, of the lowest living twigs
+             * @default null
+             */
+            lowest?: number | null;
+            /**
+             * @description how it was measured
+             * @default
+             */
+            note?: string;
+        };
         /** @enum {string} */
         Units: "metric" | "imperial";
+        /** @description Somebody of the school. */
         PersonView: {
+            /** @description its id */
             id: string;
+            /** @description first and last name */
             name: string;
+            /** @description address they sign in with */
             email: string;
-            role: components["schemas"]["ExaminerRole"];
+            role: components["schemas"]["Role"];
             units: components["schemas"]["Units"];
+            /** @description name of the flora they work with */
             flora: string;
         };
+        /** @description An account the demo offers at the door. */
         DemoAccountView: {
+            /** @description address they sign in with */
             email: string;
+            /** @description the same for all of the demo */
             password: string;
+            /** @description first and last name */
             name: string;
-            role: components["schemas"]["ExaminerRole"];
+            role: components["schemas"]["Role"];
         };
+        /** @description The school as everybody in it knows it. */
+        SchoolView: {
+            /** @description empty where somebody forages alone */
+            name: string;
+            /** @description name of the place the seasons are told for */
+            place: string;
+            dates: components["schemas"]["Dates"];
+            /** @description somebody who forages alone: nothing asks for what only groups need */
+            ofOne: boolean;
+        };
+        /** @description Who is signed in, and what day it is. */
         SessionView: {
+            /** @description null where nobody is signed in */
             user?: components["schemas"]["PersonView"] | null;
+            /** @description whether this is the demo school */
             demo: boolean;
+            /** @description the day the school takes for today, YYYY-MM-DD */
             today: string;
+            /** @description none outside the demo */
             demoAccounts: components["schemas"]["DemoAccountView"][];
+            /** @description somebody has an account here; else the first page stands open */
+            begun: boolean;
+            /** @description null before it has begun, and for strangers */
+            school?: components["schemas"]["SchoolView"] | null;
         };
-        EvidenceView: {
-            character: string;
-            label: string;
-            seen: string;
-            /** Format: float */
-            decibans: number;
-        };
-        ContrastView: {
-            for: string;
-            against: string;
-            /** Format: float */
-            decibans: number;
-            evidence: components["schemas"]["EvidenceView"][];
-        };
-        SiteView: {
-            id: string;
+        /** @description What somebody sees who follows an invitation. */
+        WelcomeView: {
+            /** @description name of the school */
+            school: string;
+            /** @description as they are known there */
             name: string;
-            /** Format: float */
-            latitude: number;
-            /** Format: float */
-            longitude: number;
-            /** Format: float */
-            altitude: number;
-            permission?: boolean | null;
-            permissionUntil?: string | null;
-            owner: string;
+            role: components["schemas"]["Role"];
+            /** @description who invited them */
+            by: string;
+            /** @description last day on which it holds, YYYY-MM-DD */
+            expires: string;
+            /** @description they are here already, and set a new password */
+            renews: boolean;
         };
-        SpecimenView: {
+        /** @description Somebody of the school, as those see them who look after it. */
+        MemberView: {
+            /** @description its id */
             id: string;
-            tag: string;
-            whereabouts: string;
-            site: components["schemas"]["SiteView"];
-        };
-        ScoreView: {
-            id: string;
-            character: string;
-            states: string[];
-            numbers: number[];
-            certainty: components["schemas"]["Certainty"];
-            samples: number;
-            where: components["schemas"]["Whereabouts"];
-            answer: components["schemas"]["ScoreAnswer"];
-            takenBack: boolean;
-            position?: components["schemas"]["Position"] | null;
-            either: boolean;
-            further: boolean;
-        };
-        /** @enum {string} */
-        Severity: "deadly" | "serious" | "mild" | "harmless";
-        CandidateView: {
-            taxon: string;
+            /** @description first and last name */
             name: string;
-            commonName: string;
-            severity: components["schemas"]["Severity"];
-            /** Format: float */
-            posterior: number;
-            rival: string;
-            evidence: components["schemas"]["EvidenceView"][];
+            /** @description address they sign in with */
+            email: string;
+            role: components["schemas"]["Role"];
+            /** @description the account has ended; what was done stays under the name */
+            left: boolean;
+            /** @description it is the reader */
+            own: boolean;
         };
-        /** @enum {string} */
-        Conclusion: "too-early" | "named" | "between" | "undecided" | "none-of-these";
-        LineView: {
+        /** @description An invitation that still holds. */
+        InvitationView: {
+            /** @description its id */
             id: string;
-            label: string;
-            reason: string;
-            readBy: number;
-        };
-        DangerView: {
-            taxon: string;
+            /** @description who is invited */
             name: string;
-            commonName: string;
-            severity: components["schemas"]["Severity"];
-            /** Format: float */
-            posterior: number;
-            excluded: boolean;
-            contradictions: string[];
-            would?: string | null;
-            wouldLabel?: string | null;
-            lines: components["schemas"]["LineView"][];
+            role: components["schemas"]["Role"];
+            /** @description who invited */
+            by: string;
+            /** @description last day on which it holds, YYYY-MM-DD */
+            expires: string;
+            /** @description of the link, told once, when it is made; afterwards nobody knows it */
+            path?: string | null;
+        };
+        /** @description Something somebody did. */
+        DeedView: {
+            /** @description its id */
+            id: string;
+            /** @description day and time, ISO 8601 */
+            at: string;
+            /** @description who did it */
+            by: string;
+            /** @description what was done, in words */
+            what: string;
+            /** @description to what; may be empty */
+            about: string;
+            /** @description more of it; may be empty */
+            note: string;
+        };
+        /** @description The people of the school, those who are expected, and what was done lately. */
+        PeopleView: {
+            /** @description by name; those who have left last */
+            members: components["schemas"]["MemberView"][];
+            /** @description newest first */
+            invitations: components["schemas"]["InvitationView"][];
+            /** @description the last first */
+            deeds: components["schemas"]["DeedView"][];
+        };
+        /** @description Somebody who may examine. */
+        ExaminerView: {
+            /** @description its id */
+            id: string;
+            /** @description first and last name */
+            name: string;
+            role: components["schemas"]["Role"];
+        };
+        /** @description What a position receiver says. */
+        ReceiverView: {
+            /** @description as they came */
+            sentences: string[];
+            /** @description how many came over damaged */
+            damaged: number;
+            /** @description why there is no place: silent, damaged, no-signal; empty where there is one */
+            because: string;
+            /**
+             * Format: float
+             * @description degrees, north above 0
+             */
+            latitude?: number | null;
+            /**
+             * Format: float
+             * @description degrees, east above 0
+             */
+            longitude?: number | null;
+            /**
+             * Format: float
+             * @description metres above the sea
+             */
+            altitude?: number | null;
+            /**
+             * Format: float
+             * @description metres within which it is, two times in three
+             */
+            uncertainty?: number | null;
+            /** @description in use */
+            satellites?: number | null;
+            /** @description it is none, but plays one */
+            standIn: boolean;
+        };
+        /** @description What a caliper or a tape says. */
+        GaugeView: {
+            /** @description as it came over the line; empty where nothing was sent */
+            raw: string;
+            /**
+             * Format: float
+             * @description in the unit; null where nothing was sent, or it cannot be read
+             */
+            reading?: number | null;
+            /** @description mm, cm, m or in */
+            unit: string;
+            /** @description it is none, but plays one */
+            standIn: boolean;
         };
         /** @enum {string} */
         Answer: "cleared" | "withheld" | "barred";
@@ -690,434 +2083,1528 @@ export interface components {
         PointStatus: "met" | "open" | "broken";
         /** @enum {string} */
         Subject: "character" | "taxon" | "condition" | "window";
+        /** @description One line under a point. */
         PointItemView: {
             about: components["schemas"]["Subject"];
+            /** @description id of what it is about */
             subject: string;
+            /** @description what it is about, in words */
             label: string;
             status: components["schemas"]["PointStatus"];
+            /** @description of the reason */
             code: string;
+            /** @description how it stands, in a sentence */
             detail: string;
         };
+        /** @description One of the nine points. */
         PointView: {
+            /** @description id of the point */
             point: string;
+            /** @description the point in words */
             title: string;
             status: components["schemas"]["PointStatus"];
+            /** @description why, in a sentence */
             because: string;
+            /** @description what would change it, in a sentence; empty where it is met */
             change: string;
+            /** @description a line for each feature, danger or condition */
             items: components["schemas"]["PointItemView"][];
+            /** @description the first day on which it can be changed, in words; null: today, or it is no matter of season */
             when?: string | null;
         };
+        /** @description A scored character in a line. */
+        ScoreLineView: {
+            /** @description name of the character */
+            label: string;
+            /** @description what was seen, in words */
+            seen: string;
+            /** @description whose look it was: empty for the examiner's own, else who */
+            by: string;
+        };
+        /** @description A decision as it was taken, with all it leaned on. */
+        DecisionPageView: {
+            /** @description its id */
+            id: string;
+            /** @description in the chain; null: from before decisions were chained */
+            number?: number | null;
+            /** @description SHA-256 of all that was recorded; empty before they were chained */
+            hash: string;
+            /** @description hash of the one before */
+            previous: string;
+            /** @description why it cannot be relied on; empty where it is what was recorded */
+            fault: string;
+            /** @description day, YYYY-MM-DD */
+            decidedOn: string;
+            /** @description last day it holds, YYYY-MM-DD */
+            validUntil?: string | null;
+            /** @description who signed, or took */
+            decidedBy: string;
+            /** @description id of the examination */
+            examination: string;
+            /** @description who looked */
+            examiner: string;
+            /** @description tag on the tree now */
+            tree: string;
+            /** @description name of the place */
+            place: string;
+            /** @description common name of what was hoped for */
+            commonName: string;
+            /** @description its scientific name */
+            name: string;
+            /** @description part hoped for */
+            part: string;
+            answer: components["schemas"]["Answer"];
+            /** @description the nearest reason, in a sentence */
+            because: string;
+            /**
+             * Format: float
+             * @description of the kind hoped for, 0 to 1
+             */
+            posterior: number;
+            /** @description the nine points as they stood */
+            points: components["schemas"]["PointView"][];
+            /** @description what was scored */
+            scores: components["schemas"]["ScoreLineView"][];
+            /** @description title of the flora */
+            flora: string;
+            /** @description its edition */
+            edition: string;
+            /** @description its hash */
+            floraHash: string;
+            /** @description that edition is kept, whole and unchanged */
+            editionKept: boolean;
+            /** @description version of the engine, with a hash of its source; empty: not recorded */
+            engine: string;
+            /** @description what today's engine says of the same inputs with the same edition; null where it cannot be asked */
+            again?: components["schemas"]["Answer"] | null;
+            /** @description all the engine was told, as an examination document */
+            inputs: {
+                [key: string]: unknown;
+            };
+        };
+        /** @description The answer of the gate with all nine points. */
         ClearanceView: {
             answer: components["schemas"]["Answer"];
+            /** @description the nearest reason, in a sentence */
             because: string;
+            /** @description last day it holds, YYYY-MM-DD; only where it is cleared */
             until?: string | null;
+            /** @description id of the point that is nearest to being met; empty where all are */
             nearest: string;
+            /** @description all nine, in their order */
             points: components["schemas"]["PointView"][];
         };
         /** @enum {string} */
+        Severity: "deadly" | "serious" | "mild" | "harmless";
+        /** @description A stated never that an exclusion leans on. */
+        LineView: {
+            /** @description its id */
+            id: string;
+            /** @description name of the character */
+            label: string;
+            /** @description why, in a sentence */
+            reason: string;
+            /** @description people who have read it and agreed, beside its author */
+            readBy: number;
+        };
+        /** @description A dangerous taxon, with all that speaks against it. */
+        DangerAccountView: {
+            /** @description id of the taxon */
+            taxon: string;
+            /** @description scientific name */
+            name: string;
+            /** @description common name */
+            commonName: string;
+            severity: components["schemas"]["Severity"];
+            /**
+             * Format: float
+             * @description probability given what was scored, 0 to 1
+             */
+            posterior: number;
+            /** @description whether it is excluded */
+            excluded: boolean;
+            /** @description labels of what speaks against it for sure */
+            contradictions: string[];
+            /** @description id of the character that would speak against it; none where nothing in sight today does */
+            would?: string | null;
+            /** @description its name */
+            wouldLabel?: string | null;
+            /** @description the stated nevers that speak against it */
+            lines: components["schemas"]["LineView"][];
+        };
+        /** @description What one score says for a candidate against another. */
+        EvidenceView: {
+            /** @description id of the character */
+            character: string;
+            /** @description name of the character */
+            label: string;
+            /** @description what was seen, in words */
+            seen: string;
+            /**
+             * Format: float
+             * @description its weight: ten times the decimal logarithm of the odds; above 0 for the candidate
+             */
+            decibans: number;
+        };
+        /** @description What was seen, weighed for one taxon against another. */
+        ContrastView: {
+            /** @description id of the candidate */
+            for: string;
+            /** @description id of the taxon it is weighed against */
+            against: string;
+            /**
+             * Format: float
+             * @description the sum of the evidence: ten times the decimal logarithm of the odds between the two
+             */
+            decibans: number;
+            /** @description strongest first */
+            evidence: components["schemas"]["EvidenceView"][];
+        };
+        /** @description A piece of land the school goes to. */
+        SiteView: {
+            /** @description its id */
+            id: string;
+            /** @description what it is called */
+            name: string;
+            /**
+             * Format: float
+             * @description degrees, north above 0
+             */
+            latitude: number;
+            /**
+             * Format: float
+             * @description degrees, east above 0
+             */
+            longitude: number;
+            /**
+             * Format: float
+             * @description metres above the sea
+             */
+            altitude: number;
+            /** @description whether the owner allows taking; null: nobody has asked */
+            permission?: boolean | null;
+            /** @description last day of the permission, YYYY-MM-DD; null: no end was named */
+            permissionUntil?: string | null;
+            /** @description whose land it is */
+            owner: string;
+        };
+        /** @description One tagged tree. */
+        SpecimenView: {
+            /** @description its id */
+            id: string;
+            /** @description tag on the tree */
+            tag: string;
+            /** @description how to find it again */
+            whereabouts: string;
+            site: components["schemas"]["SiteView"];
+            /** @description common name of what it is held to be; empty where no kind is held, or none may be told now. It opens no gate */
+            kind: string;
+            /** @description its scientific name */
+            kindName: string;
+            /** @description what that kind does to a person */
+            danger: components["schemas"]["TreeDanger"];
+            gone: components["schemas"]["Gone"];
+            /**
+             * Format: float
+             * @description degrees, north above 0; null: nobody has taken it
+             */
+            latitude?: number | null;
+            /**
+             * Format: float
+             * @description degrees, east above 0
+             */
+            longitude?: number | null;
+        };
+        /** @description A required feature and how it stands. */
+        RequiredView: {
+            /** @description id of the character */
+            character: string;
+            /** @description on how many it has to be seen */
+            samples: number;
+            status: components["schemas"]["PointStatus"];
+        };
+        /** @description What is hoped for: a part of a taxon, and what its examiner needs to know of it. */
+        ClaimView: {
+            /** @description id of the taxon */
+            taxon: string;
+            /** @description common name */
+            commonName: string;
+            /** @description id of the part */
+            part: string;
+            /** @description name of the part */
+            label: string;
+            /** @description features to be scored sure, and how they stand */
+            required: components["schemas"]["RequiredView"][];
+            /** @description how it is prepared, step by step */
+            preparation: string[];
+            /** @description what is left on the tree */
+            leave: string;
+        };
+        /** @description Who had an examination before somebody else went on with it. */
+        HandedOverView: {
+            /** @description who had it */
+            name: string;
+            /** @description day it was handed over, YYYY-MM-DD */
+            on: string;
+            /** @description recorded until then */
+            scores: number;
+        };
+        /** @description One scored character. */
+        ScoreView: {
+            /** @description its id */
+            id: string;
+            /** @description id of the character */
+            character: string;
+            /** @description ids of states */
+            states: string[];
+            /** @description in the unit of the character */
+            numbers: number[];
+            certainty: components["schemas"]["Certainty"];
+            /** @description on how many twigs, leaves, fruits it was seen, 1 to 200 */
+            samples: number;
+            where: components["schemas"]["Whereabouts"];
+            answer: components["schemas"]["ScoreAnswer"];
+            /** @description it stays on record and counts for nothing */
+            takenBack: boolean;
+            position?: components["schemas"]["Position"] | null;
+            /** @description one of the states was seen, and which cannot be told */
+            either: boolean;
+            /** @description a look taken again, knowing what was scored before */
+            further: boolean;
+        };
+        /** @description A taxon with its probability. */
+        CandidateView: {
+            /** @description id of the taxon */
+            taxon: string;
+            /** @description scientific name */
+            name: string;
+            /** @description common name */
+            commonName: string;
+            /**
+             * Format: float
+             * @description probability given what was scored, 0 to 1
+             */
+            posterior: number;
+        };
+        /** @enum {string} */
+        Conclusion: "too-early" | "named" | "between" | "undecided" | "none-of-these";
+        /** @description A dangerous taxon that is not yet excluded. */
+        DangerView: {
+            /** @description id of the taxon */
+            taxon: string;
+            /** @description common name */
+            commonName: string;
+            severity: components["schemas"]["Severity"];
+            /** @description labels of what speaks against it already */
+            contradictions: string[];
+            /** @description id of the character that would speak against it; none where nothing in sight today does */
+            would?: string | null;
+            /** @description its name */
+            wouldLabel?: string | null;
+        };
+        /** @description A dangerous taxon that is excluded. What excludes it is asked for by its id. */
+        ExcludedView: {
+            /** @description id of the taxon */
+            taxon: string;
+            /** @description common name */
+            commonName: string;
+        };
+        /** @description The answer of the gate in one glance; the points behind it are asked for apart. */
+        GateView: {
+            answer: components["schemas"]["Answer"];
+            /** @description the nearest reason, in a sentence */
+            because: string;
+            /** @description last day it holds, YYYY-MM-DD; only where it is cleared */
+            until?: string | null;
+            /** @description id of the point that is nearest to being met; empty where all are */
+            nearest: string;
+            /** @description points met, of nine */
+            met: number;
+        };
+        /** @enum {string} */
         Organ: "outline" | "bark" | "twig" | "bud" | "leaf" | "flower" | "fruit" | "scent" | "wood" | "site";
+        /** @description A look worth taking next. */
         SuggestionView: {
+            /** @description id of the character */
             character: string;
             organ: components["schemas"]["Organ"];
+            /** @description name people read */
             label: string;
-            /** Format: float */
+            /**
+             * Format: float
+             * @description what the look is worth by its effort and the chance to see it; only its order means something
+             */
             worth: number;
+            /** @description whether the part hoped for requires it */
             required: boolean;
+            /** @description why, in a sentence */
             because: string;
         };
+        /** @description What the screen shows of one full step of the engine. Empty or null is what the viewer must not know yet. */
         AssessmentView: {
+            /** @description likeliest first, the first few */
             ranking: components["schemas"]["CandidateView"][];
-            /** Format: float */
+            /**
+             * Format: float
+             * @description the probability that it is none of the flora, 0 to 1
+             */
             unlisted?: number | null;
-            /** Format: float */
-            fit?: number | null;
+            /** @description whether the best candidate explains well what was seen */
             goodFit?: boolean | null;
             conclusion?: components["schemas"]["Conclusion"] | null;
+            /** @description not yet excluded, worst and likeliest first */
             dangers: components["schemas"]["DangerView"][];
-            clearance?: components["schemas"]["ClearanceView"] | null;
+            /** @description dangerous taxa that are excluded */
+            excluded: components["schemas"]["ExcludedView"][];
+            clearance?: components["schemas"]["GateView"] | null;
+            /** @description the most worthwhile first */
             next: components["schemas"]["SuggestionView"][];
         };
+        /** @description What was taken. */
         HarvestView: {
+            /** @description its id */
             id: string;
+            /** @description day, YYYY-MM-DD */
             takenOn: string;
+            /** @description who took it */
             takenBy: string;
+            /** @description name of the flora */
             flora: string;
+            /** @description id of the taxon */
             taxon: string;
+            /** @description common name */
             commonName: string;
+            /** @description name of the part */
             part: string;
+            /** @description in words, in the reader’s units */
             amount: string;
+            /** @description how ripe, in words */
             ripeness: string;
+            /** @description per cent left on the tree, 0 to 100 */
             shareLeft: number;
+            /** @description in a sentence; empty where there is none */
             note: string;
+            /** @description tag of the tree */
             specimen: string;
+            /** @description name of the place */
             site: string;
+            /** @description id of the examination it was cleared by */
             examination: string;
         };
+        /** @description A decision that was put on record. */
         DecisionView: {
+            /** @description its id */
+            id: string;
+            /** @description id of the taxon */
             taxon: string;
+            /** @description id of the part */
             part: string;
             answer: components["schemas"]["Answer"];
+            /** @description why, in a sentence */
             because: string;
+            /** @description day, YYYY-MM-DD */
             decidedOn: string;
+            /** @description last day it holds, YYYY-MM-DD; only where it was cleared */
             validUntil?: string | null;
         };
+        /** @description An examination as the screen shows it. The points of the gate, and what each answer leans on, are asked for apart. */
         ExaminationView: {
+            /** @description its id */
             id: string;
             specimen: components["schemas"]["SpecimenView"];
             examiner: components["schemas"]["PersonView"];
+            /** @description whether it is the reader’s own */
             mine: boolean;
+            /** @description day of the examination, YYYY-MM-DD */
             date: string;
             stage: components["schemas"]["LifeStage"];
+            /** @description name of the flora */
             flora: string;
+            /** @description order in which the stations are walked */
             route: string;
+            /** @description how far one gets: ground, hand, binoculars, cut */
             reach: string[];
+            /** @description instruments at hand: none, rule, hand-lens, knife, ultraviolet-torch */
             kit: string[];
+            /** @description its scores are closed for good */
             signed: boolean;
+            /** @description names are not told yet */
             namesCovered: boolean;
+            /** @description neither the hope nor the answer is told: the examiner looks as the second person */
             hopeCovered: boolean;
-            blind: boolean;
-            claimTaxon?: string | null;
-            claimPart?: string | null;
+            /** @description none where nothing is hoped for, or the hope is covered */
+            claim?: components["schemas"]["ClaimView"] | null;
+            /** @description answers given, by condition */
             conditions: {
                 [key: string]: boolean;
             };
+            /** @description id of the examination this is the second look at */
             secondOf?: string | null;
+            /** @description whether its examiner had seen nothing of the first look */
             unprejudiced: boolean;
+            /** @description why it is older than its scores; empty where it is not */
             dateReason: string;
+            /** @description why its conclusion was taken back; null where it stands */
             reconsideredBecause?: string | null;
+            /** @description who had it before, in order */
+            handedOver: components["schemas"]["HandedOverView"][];
+            /** @description in the order they were recorded */
             scores: components["schemas"]["ScoreView"][];
             assessment: components["schemas"]["AssessmentView"];
+            /** @description newest first */
             harvests: components["schemas"]["HarvestView"][];
+            /** @description newest first */
             decisions: components["schemas"]["DecisionView"][];
-            outOfSeason: string[];
+            /** @description ids of the characters the examiner is asked about, in the order of the catalogue */
+            inSight: string[];
         };
+        /** @description An examination, in one line. */
         ExaminationSummaryView: {
+            /** @description its id */
             id: string;
+            /** @description id of the tree */
             specimen: string;
+            /** @description tag on the tree */
             tag: string;
+            /** @description name of the place */
             site: string;
+            /** @description who examined it */
             examiner: string;
+            /** @description whether it is the reader’s own */
             mine: boolean;
+            /** @description day of the examination, YYYY-MM-DD */
             date: string;
+            /** @description its scores are closed for good */
             signed: boolean;
+            /** @description characters scored */
             scored: number;
+            /** @description what is hoped for, in words; null where nothing is, or it is covered */
             claim?: string | null;
+            /** @description null where nothing is asked, or it is covered */
             answer?: components["schemas"]["Answer"] | null;
+            /** @description why, in a sentence */
             because: string;
+            /** @description a second examiner is all that is missing */
             wantsSecond: boolean;
+            /** @description hope and answer are not told: the reader could be, or is, the second person */
             covered: boolean;
         };
-        FiguresView: {
-            /** The day, or the name of the route. */
-            of: string;
-            requests: number;
+        /** @description An examination a kind rests on. */
+        RestsOnView: {
+            /** @description its id */
+            examination: string;
+            /** @description day, YYYY-MM-DD */
+            on: string;
+            /** @description who looked */
+            by: string;
+        };
+        /** @description What a tree is held to be. It opens no gate. */
+        KindView: {
+            /** @description id of the taxon */
+            taxon: string;
+            /** @description its common name */
+            commonName: string;
+            /** @description its scientific name; empty where the flora no longer holds it */
+            name: string;
+            /** @description the worst it does to a person; null where the flora no longer holds it */
+            severity?: components["schemas"]["Severity"] | null;
+            /** @description examinations it rests on */
+            restsOn: components["schemas"]["RestsOnView"][];
+            /** @description who said so last */
+            by: string;
+            /** @description day, YYYY-MM-DD */
+            on: string;
+            /** @description why it is doubted; empty where it is not */
+            doubt: string;
+        };
+        /** @description What the gate once said of a tree. */
+        DecidedView: {
+            /** @description id of the decision */
+            id: string;
+            /** @description id of the taxon */
+            taxon: string;
+            /** @description common name */
+            commonName: string;
+            /** @description name of the part */
+            part: string;
+            answer: components["schemas"]["Answer"];
+            /** @description why, in a sentence */
+            because: string;
+            /** @description day, YYYY-MM-DD */
+            on: string;
+            /** @description whose examination it was */
+            by: string;
+            /** @description its id */
+            examination: string;
+        };
+        /** @description What somebody saw of a tree, last. */
+        KnownView: {
+            /** @description id of the character */
+            character: string;
+            organ: components["schemas"]["Organ"];
+            /** @description its name */
+            label: string;
+            /** @description what was seen, in words */
+            seen: string;
+            /** @description day, YYYY-MM-DD */
+            on: string;
+            /** @description who looked */
+            by: string;
+        };
+        /** @description Something nobody has looked at yet, and when it can be seen. */
+        MissingView: {
+            /** @description id of the character */
+            character: string;
+            organ: components["schemas"]["Organ"];
+            /** @description its name */
+            label: string;
+            /** @description first day from which it can be seen there, in words; null: today */
+            from?: string | null;
+        };
+        /** @description What is known of a tree by whom, and what nobody has looked at yet. */
+        TreeKnownView: {
+            /** @description an examination waits for a second person, and the reader could be that one: nothing is told */
+            covered: boolean;
+            /** @description what it is held to be; null where nobody has confirmed a kind */
+            kind?: components["schemas"]["KindView"] | null;
+            /** @description the last first */
+            decisions: components["schemas"]["DecidedView"][];
+            /** @description by organ and character, the last look at each */
+            known: components["schemas"]["KnownView"][];
+            /** @description of what parts of that kind require */
+            missing: components["schemas"]["MissingView"][];
+            /** @description how many examinations of others are left out, because the reader could still be their second person */
+            leftOut: number;
+        };
+        /** @description What a line of a file would make or change. */
+        PlannedRow: {
+            /** @description in the file */
+            line: number;
+            /** @description place, tree, examination, score or harvest */
+            what: string;
+            /** @description what it is known by */
+            name: string;
+            /** @description what would change, a phrase each; none where it is new */
+            changes: string[];
+        };
+        /** @description Why a file cannot be brought in, and where it stands. */
+        ImportFault: {
+            /** @description from 1 up; 0 where it is the file as a whole */
+            line: number;
+            /** @description name or number of the column; empty where it is the whole line */
+            column: string;
+            /** @description a sentence */
+            reason: string;
+        };
+        /** @description What a file would do, or did. */
+        ImportView: {
+            /** @description what it was read as */
+            format: string;
+            /** @description how many are made */
+            made: number;
+            /** @description how many are changed */
+            changed: number;
+            /** @description how many lines say what is known already */
+            same: number;
+            /** @description how many faults there are: with one of them nothing is brought in */
             refused: number;
+            /** @description the first of those made */
+            makes: components["schemas"]["PlannedRow"][];
+            /** @description the first of those changed */
+            changes: components["schemas"]["PlannedRow"][];
+            /** @description the first faults */
+            faults: components["schemas"]["ImportFault"][];
+            /** @description it was brought in */
+            done: boolean;
+        };
+        /** @description A copy of everything. */
+        CopyView: {
+            /** @description what it is called */
+            name: string;
+            /** @description moment, RFC 3339 */
+            madeAt: string;
+            /** @description how large it is */
+            bytes: number;
+        };
+        /** @description A tree on the map. */
+        TreeDotView: {
+            /** @description its id */
+            id: string;
+            /** @description tag on the tree */
+            tag: string;
+            /**
+             * Format: float
+             * @description degrees, north above 0
+             */
+            latitude: number;
+            /**
+             * Format: float
+             * @description degrees, east above 0
+             */
+            longitude: number;
+            /** @description common name of what it is held to be; may be empty */
+            kind: string;
+            /** @description what that kind does to a person */
+            danger: components["schemas"]["TreeDanger"];
+        };
+        /** @description A place on the map. */
+        PlaceView: {
+            /** @description its id */
+            id: string;
+            /** @description what it is called */
+            name: string;
+            /**
+             * Format: float
+             * @description degrees, north above 0
+             */
+            latitude: number;
+            /**
+             * Format: float
+             * @description degrees, east above 0
+             */
+            longitude: number;
+            /** @description its corners, longitude and latitude; may be empty */
+            boundary: number[][];
+        };
+        /** @description The trees of a selection that have a position. */
+        MapTreesView: {
+            /** @description in the order of their tags */
+            trees: components["schemas"]["TreeDotView"][];
+            /** @description how many trees answer, with a position or without */
+            total: number;
+            /** @description the places, with their boundaries */
+            places: components["schemas"]["PlaceView"][];
+        };
+        /** @description What was read of a base map. */
+        BaseMapView: {
+            /** @description contours, water, ways and other lines */
+            lines: number;
+            /** @description woods, lakes and other areas */
+            areas: number;
+            /** @description single points */
+            points: number;
+        };
+        /** @description A picture, or the paper a permission stands on. */
+        PictureView: {
+            /** @description its id */
+            id: string;
+            /** @description media type */
+            type: string;
+            /** @description pixels; 0 for a paper */
+            width: number;
+            /** @description pixels */
+            height: number;
+            /** @description what it shows; may be empty */
+            caption: string;
+            /** @description day, YYYY-MM-DD */
+            takenOn: string;
+            /** @description who added it */
+            by: string;
+            /** @description id of the score it is evidence of */
+            score?: string | null;
+            /** @description id of the examination it belongs to */
+            examination?: string | null;
+            /** @description id of the harvest it shows */
+            harvest?: string | null;
+            /** @description id of the permission it is the paper of */
+            permission?: string | null;
+            /**
+             * Format: float
+             * @description of what lies in it; null where nobody has laid a known length in
+             */
+            pixelsPerMillimetre?: number | null;
+            /** @description it was taken away, and can be put back */
+            removed: boolean;
+        };
+        /** @description Requests of one day, or to one route. Times in milliseconds; medians and 95th percentiles are upper bounds of a class of time. */
+        FiguresView: {
+            /**
+             * The day, or the name of the route.
+             * @description the day or the address they are of
+             */
+            of: string;
+            /** @description how many */
+            requests: number;
+            /** @description answers 400 to 499 */
+            refused: number;
+            /** @description answers 500 to 599 */
             failed: number;
+            /** @description of an answer */
             medianMilliseconds: number;
+            /** @description within which nineteen of twenty were answered */
             p95Milliseconds: number;
+            /** @description of the slowest answer */
             longestMilliseconds: number;
         };
+        /** @description A failure on our side. Its number finds it in the log. */
         FaultView: {
+            /** @description day and time, ISO 8601 */
             at: string;
+            /** @description of the request, as it stands in the log */
             number: string;
+            /** @description which address was asked */
             route: string;
+            /** @description what went wrong */
             what: string;
         };
+        /** @description Where everything is stored. */
         DatabaseView: {
-            /** "SQLite" or "PostgreSQL". */
+            /**
+             * "SQLite" or "PostgreSQL".
+             * @description which database it is
+             */
             kind: string;
+            /** @description size in bytes */
             bytes: number;
-            /** Free where it lies, for a file; null for a server of its own. */
+            /**
+             * Free where it lies, for a file; null for a server of its own.
+             * @description left on its disk; null where it stands elsewhere
+             */
             freeBytes?: number | null;
         };
+        /** @description How much there is of something. */
         CountView: {
+            /** @description what is counted */
             table: string;
+            /** @description how many */
             rows: number;
         };
+        /** @description The edition of a flora that is in use. */
         EditionView: {
+            /** @description name of the flora */
             name: string;
+            /** @description title in words */
             title: string;
+            /** @description edition of the flora */
             edition: string;
-            /** The first twelve digits. */
+            /**
+             * The first twelve digits.
+             * @description SHA-256 of the content
+             */
             hash: string;
         };
+        /** @description Something kept ready in files, that may be thrown away at any time. */
         StoreView: {
+            /** @description which store */
             name: string;
+            /** @description files kept */
             files: number;
+            /** @description size in bytes */
             bytes: number;
         };
+        /** @description The cache of compiled PHP of the process that answered. */
         OpcodesView: {
+            /** @description of the store of compiled PHP */
             usedBytes: number;
+            /** @description left in it */
             freeBytes: number;
-            /** Given up by what was compiled anew; the cache starts afresh when there is too much of it. */
+            /**
+             * Given up by what was compiled anew; the cache starts afresh when there is too much of it.
+             * @description held by what is out of date
+             */
             wastedBytes: number;
+            /** @description compiled files in it */
             files: number;
-            /** Nothing more is taken in: raise opcache.memory_consumption. */
+            /**
+             * Nothing more is taken in: raise opcache.memory_consumption.
+             * @description nothing more gets in
+             */
             full: boolean;
-            /** How often it started afresh for want of room. */
+            /**
+             * How often it started afresh for want of room.
+             * @description how often it was emptied
+             */
             restarts: number;
         };
+        /** @description How the server does. */
         RunningView: {
+            /** @description what keeps it from its work, a sentence each */
             troubles: string[];
+            /** @description how many days the figures reach back */
             daysShown: number;
+            /** @description the last first */
             days: components["schemas"]["FiguresView"][];
+            /** @description most asked first */
             addresses: components["schemas"]["FiguresView"][];
+            /** @description failures on our side, the last first */
             faults: components["schemas"]["FaultView"][];
             database: components["schemas"]["DatabaseView"];
+            /** @description what the database holds */
             holds: components["schemas"]["CountView"][];
+            /** @description editions in use */
             floras: components["schemas"]["EditionView"][];
+            /** @description what is kept ready */
             stores: components["schemas"]["StoreView"][];
+            /** @description null where nothing is kept compiled */
             opcodes?: components["schemas"]["OpcodesView"] | null;
         };
+        /** @description A part that stands in its window. */
         InWindowView: {
+            /** @description id of the taxon */
             taxon: string;
+            /** @description scientific name */
             name: string;
+            /** @description common name */
             commonName: string;
+            /** @description id of the part */
             part: string;
+            /** @description name of the part */
             partLabel: string;
+            /** @description window of the year, in words */
             window: string;
+            /** @description days until its window shuts, 0 on the last */
             daysLeft: number;
         };
-        TodayView: {
-            today: string;
-            place: string;
-            open: components["schemas"]["ExaminationSummaryView"][];
-            waiting: components["schemas"]["ExaminationSummaryView"][];
-            recent: components["schemas"]["ExaminationSummaryView"][];
-            inWindow: components["schemas"]["InWindowView"][];
-            harvests: components["schemas"]["HarvestView"][];
-        };
-        FloraSummaryView: {
+        /** @description A place whose owner should be asked again. */
+        AskAgainView: {
+            /** @description id of the place */
+            site: string;
+            /** @description what it is called */
             name: string;
+            /** @description whose land it is */
+            owner: string;
+            /** @description last day of the permission, YYYY-MM-DD */
+            until: string;
+            /** @description it has ended: the gate stays shut there */
+            ended: boolean;
+        };
+        /** @description What matters today. */
+        TodayView: {
+            /** @description the day the school takes for today, YYYY-MM-DD */
+            today: string;
+            /** @description name of the place the seasons are told for */
+            place: string;
+            /** @description begun and not signed, mine */
+            open: components["schemas"]["ExaminationSummaryView"][];
+            /** @description wait for a second look that I could take */
+            waiting: components["schemas"]["ExaminationSummaryView"][];
+            /** @description signed lately */
+            recent: components["schemas"]["ExaminationSummaryView"][];
+            /** @description parts that are in season today */
+            inWindow: components["schemas"]["InWindowView"][];
+            /** @description the last ones */
+            harvests: components["schemas"]["HarvestView"][];
+            /** @description places whose permission ends within three weeks, or has ended */
+            askAgain: components["schemas"]["AskAgainView"][];
+        };
+        /** @enum {string} */
+        Phenophase: "leafless" | "leafing" | "in-leaf" | "flowering" | "fruiting";
+        /** @description When a kind shows something, at a place. */
+        ExpectedView: {
+            phase: components["schemas"]["Phenophase"];
+            /** @description day of the year, 1 to 365 */
+            from: number;
+            /** @description day of the year; before the first where it goes around the turn of the year */
+            to: number;
+        };
+        /** @enum {string} */
+        MarkKind: "tagged" | "look" | "leafing" | "flowering" | "fruiting" | "harvest" | "measure" | "picture" | "gone";
+        /** @description Something that happened to a tree on a day. */
+        MarkView: {
+            /** @description day, YYYY-MM-DD */
+            on: string;
+            /** @description what kind of thing */
+            kind: components["schemas"]["MarkKind"];
+            /** @description in words */
+            what: string;
+            /** @description who */
+            by: string;
+            /** @description id of the examination it belongs to */
+            examination?: string | null;
+        };
+        /** @description The years of a tree. */
+        YearsView: {
+            /** @description what its kind shows when, at this place; none where no kind is held */
+            expected: components["schemas"]["ExpectedView"][];
+            /** @description what happened, the first first */
+            marks: components["schemas"]["MarkView"][];
+            /** @description the reader looks at it as the second person: nothing is told */
+            covered: boolean;
+        };
+        /** @enum {string} */
+        Partner: "other-sex" | "another" | "better";
+        /** @enum {string} */
+        Carrier: "insects" | "wind";
+        /** @description A tree of the same kind near another. */
+        PartnerView: {
+            /** @description its id */
+            id: string;
+            /** @description tag on the tree */
+            tag: string;
+            sex: components["schemas"]["Sex"];
+            /**
+             * Format: float
+             * @description metres
+             */
+            distance: number;
+            /**
+             * Format: float
+             * @description degrees from true north
+             */
+            bearing: number;
+            /** @description its pollen would do, or nothing speaks against it */
+            serves: boolean;
+        };
+        /** @description Whether a tree has a second one near, where its kind wants one to bear fruit. */
+        PartnersView: {
+            partner: components["schemas"]["Partner"];
+            carrier: components["schemas"]["Carrier"];
+            /**
+             * Format: float
+             * @description metres from which pollen reaches it (common practice)
+             */
+            within: number;
+            /** @description the tree's own position is known: else none can be looked for */
+            placed: boolean;
+            /** @description whether one that serves stands near, as far as is known */
+            enough: boolean;
+            /** @description tagged ones of its kind within that, the nearest first */
+            trees: components["schemas"]["PartnerView"][];
+        };
+        /** @description A flora one can work with. */
+        FloraSummaryView: {
+            /** @description its name in addresses and documents */
+            name: string;
+            /** @description title in words */
             title: string;
+            /** @description edition of the flora */
             edition: string;
+            /** @description how many it holds */
             taxa: number;
+            /** @description taxa that can harm people */
             dangerous: number;
+            /** @description where it holds, in words */
             region: string;
+            /** @description why its files are not the edition in use; empty where they are */
             problem: string;
         };
         /** @enum {string} */
         CharacterKind: "states" | "ordered-states" | "number" | "count";
+        /** @description One value a character can take. */
         StateView: {
+            /** @description its id */
             id: string;
+            /** @description name people read */
             label: string;
+            /** @description what the word means */
             definition: string;
+            /** @description key of its drawing */
             drawing: string;
+            /** @description it says that something looked for is not there */
             absence: boolean;
         };
         /** @enum {string} */
         Reach: "ground" | "hand" | "binoculars" | "cut";
         /** @enum {string} */
         Instrument: "none" | "rule" | "hand-lens" | "knife" | "ultraviolet-torch";
+        /** @description A coarser word for several states. */
         StateGroupView: {
+            /** @description its id */
             id: string;
+            /** @description the coarser word */
             label: string;
+            /** @description what the word means */
             definition: string;
+            /** @description ids of the states it stands for */
             states: string[];
         };
+        /** @description A feature one can score. */
         CharacterView: {
+            /** @description its id */
             id: string;
             organ: components["schemas"]["Organ"];
             kind: components["schemas"]["CharacterKind"];
+            /** @description name people read */
             label: string;
+            /** @description as it is asked of the examiner */
             question: string;
+            /** @description how to look; may be empty */
             hint: string;
+            /** @description what can be seen; none where it is measured or counted */
             states: components["schemas"]["StateView"][];
+            /** @description mm, cm or m; empty where it is not measured */
             unit: string;
+            /** @description in which it can be seen */
             phenophases: string[];
+            /** @description how far one gets: ground, hand, binoculars, cut */
             reach: components["schemas"]["Reach"];
             instrument: components["schemas"]["Instrument"];
+            /** @description 1, a glance, to 5, a climb */
             effort: number;
+            /** @description id of the character it hangs on; null where it makes sense on every tree */
             appliesTo?: string | null;
+            /** @description states of that one with which it makes sense */
             appliesStates: string[];
+            /** @description described for each age of the tree */
             changesWithAge: boolean;
+            /** @description described for each height of the tree */
             changesWithPosition: boolean;
+            /** @description light, vigour or planting change it: a hint that excludes nothing */
             varies: boolean;
+            /** @description coarser words */
             groups: components["schemas"]["StateGroupView"][];
         };
+        /** @description A part of a taxon, in short. */
         PartSummaryView: {
+            /** @description its id */
             id: string;
+            /** @description name people read */
             label: string;
+            /** @description why nobody may take it; empty where it may be taken */
             harmful: string;
+            /** @description window of the year, in words */
             window: string;
         };
+        /** @description A taxon, in short. */
         TaxonSummaryView: {
+            /** @description its id */
             id: string;
+            /** @description scientific name */
             name: string;
+            /** @description who named it */
             author: string;
+            /** @description botanical family */
             family: string;
+            /** @description common name */
             commonName: string;
+            /** @description all but the two shown first */
             otherNames: string[];
             severity: components["schemas"]["Severity"];
+            /** @description what is taken of it, and what never may be */
             parts: components["schemas"]["PartSummaryView"][];
         };
+        /** @description The flora: what can be scored, and what is known. */
         FloraView: {
+            /** @description its name in addresses and documents */
             name: string;
+            /** @description title in words */
             title: string;
+            /** @description edition of the flora */
             edition: string;
+            /** @description SHA-256 of the content */
             hash: string;
+            /** @description the catalogue, in its order */
             characters: components["schemas"]["CharacterView"][];
+            /** @description in the order of their names */
             taxa: components["schemas"]["TaxonSummaryView"][];
         };
+        /** @description A term, defined for a beginner. */
         TermView: {
+            /** @description the word */
             term: string;
+            /** @description what the word means */
             definition: string;
+            /** @description key of its drawing; null where there is none */
             drawing: string;
         };
+        /** @description How often a state occurs in a taxon. */
         StateShareView: {
+            /** @description id of the state */
             state: string;
+            /** @description name people read */
             label: string;
+            /** @description key of its drawing */
             drawing: string;
-            /** Format: float */
+            /**
+             * Format: float
+             * @description how often the taxon shows it, 0 to 1
+             */
             share: number;
         };
+        /** @description What the flora says of one character of a taxon. */
         DescribedView: {
+            /** @description id of the character */
             character: string;
             organ: components["schemas"]["Organ"];
+            /** @description name of the character */
             label: string;
+            /** @description most frequent first; none for numbers */
             states: components["schemas"]["StateShareView"][];
+            /** @description with its unit; null for states */
             range?: string | null;
         };
+        /** @description What harms, whom, and how. */
         HazardView: {
+            /** @description which part harms */
             part: string;
+            /** @description whom: people, horses, cattle … */
             who: string;
+            /** @description how: eaten, touched, breathed in … */
             way: string;
             severity: components["schemas"]["Severity"];
+            /** @description in a sentence; empty where there is none */
             note: string;
         };
+        /** @description Something asked with the part in view. */
         ConditionView: {
+            /** @description its id */
             id: string;
+            /** @description as it is asked of the examiner */
             question: string;
+            /** @description what to look for */
             note: string;
+            /** @description the answer that lets the gate open */
             wanted: boolean;
         };
+        /** @description A feature that must be scored sure. */
         RequiredFeatureView: {
+            /** @description id of the character */
             character: string;
+            /** @description name of the character */
             label: string;
             organ: components["schemas"]["Organ"];
+            /** @description accepted */
             states: components["schemas"]["StateShareView"][];
+            /** @description accepted numbers with their unit; null for states */
             range?: string | null;
+            /** @description on how many it has to be seen */
             samples: number;
+            /** @description may be seen on the same tree beside an accepted one */
             beside: components["schemas"]["StateShareView"][];
         };
+        /** @description A taxon that gets taken for the wanted one. */
         LookAlikeView: {
+            /** @description id of the taxon */
             taxon: string;
+            /** @description common name */
             commonName: string;
+            /** @description scientific name */
             name: string;
             severity: components["schemas"]["Severity"];
+            /** @description what parts the two */
             note: string;
         };
+        /** @description How far a "cleared" for a part can be trusted, by rehearsal with a single careful examiner. */
         RehearsedView: {
+            /** @description day, YYYY-MM-DD */
             madeOn: string;
+            /** @description 1 to 12, in which most right trees were cleared */
             bestMonth: number;
-            /** Format: float */
+            /**
+             * Format: float
+             * @description of right trees cleared in that month within twelve looks, 0 to 1
+             */
             rightShare: number;
-            /** Format: float */
+            /**
+             * Format: float
+             * @description median, of those cleared
+             */
             looks?: number | null;
+            /** @description in which right trees were cleared at all */
             months: number[];
+            /** @description common name of the dangerous taxon that passes most easily; null where the flora holds none */
             worstDanger?: string | null;
-            /** Format: float */
+            /**
+             * Format: float
+             * @description how often it passes at most, 0 to 1, given independent misreadings; null where the flora holds none
+             */
             worstBound?: number | null;
-            /** Format: float */
+            /**
+             * Format: float
+             * @description how often it may be that somebody wants it to be the right tree, if no more than one in 10,000 are to pass
+             */
             tolerates?: number | null;
-            /** Format: float */
+            /**
+             * Format: float
+             * @description the same for two people who were told the same hope, and the aim
+             */
             twoTolerate?: number | null;
+            /** @description no dangerous taxon passes more often than one in 100,000 */
             meetsAims: boolean;
         };
+        /** @description What can be taken, when, after which features. */
         PartView: {
+            /** @description its id */
             id: string;
+            /** @description name people read */
             label: string;
+            /** @description what it is good for */
             uses: string[];
+            /** @description why nobody may take it; empty where it may be taken */
             harmful: string;
+            /** @description window of the year at the reference place, in words; empty where it may never be taken */
             window: string;
+            /** @description in which its tree is examined, where that is another season; else empty */
             identified: string;
+            /** @description asked with the part in view */
             conditions: components["schemas"]["ConditionView"][];
+            /** @description features to be scored sure */
             required: components["schemas"]["RequiredFeatureView"][];
+            /** @description what it is mistaken for */
             lookAlikes: components["schemas"]["LookAlikeView"][];
+            /** @description how it is prepared, step by step */
             preparation: string[];
+            /** @description what is left on the tree */
             leave: string;
+            /** @description days an examination holds for it */
             freshnessDays: number;
+            /** @description where it is said */
             sources: string[];
+            /** @description how often the gate opened in a rehearsal; null where it was not rehearsed */
             rehearsed?: components["schemas"]["RehearsedView"] | null;
+            /** @description what one tree gives, in words */
             yield: string;
+            /** @description how much work it is, in words */
             effort?: number | null;
         };
+        /** @description What a taxon shows in a month. */
         MonthView: {
+            /** @description 1 to 12 */
             month: number;
+            /** @description phenophases it shows in the middle of the month */
             phases: string[];
         };
+        /** @description A figure of a taxon beside its description. */
         FigureView: {
+            /** @description which figure */
             kind: string;
+            /** @description name people read */
             label: string;
+            /** @description null where it is not known */
             range?: string | null;
+            /** @description its unit; may be empty */
             unit: string;
+            /** @description the same in other words; empty where there are none */
             note: string;
         };
         /** @enum {string} */
         Sureness: "sure" | "fairly";
+        /** @description What one person said of a stated never. */
         ReviewView: {
+            /** @description who has read it */
             who: string;
+            /** @description day, YYYY-MM-DD */
             on: string;
             verdict: components["schemas"]["ReviewVerdict"];
+            /** @description in a sentence; empty where there is none */
             note: string;
         };
+        /** @description One line of what a taxon never shows. */
         NeverView: {
+            /** @description its id */
             id: string;
+            /** @description id of the character */
             character: string;
             organ: components["schemas"]["Organ"];
+            /** @description what it never shows, in words */
             forbids: string;
+            /** @description why, in a sentence */
             reason: string;
             sure: components["schemas"]["Sureness"];
+            /** @description somebody has seen it otherwise: it excludes nothing */
             doubted: boolean;
+            /** @description people who have read it and agreed, beside its author */
             readBy: number;
+            /** @description oldest first */
             reviews: components["schemas"]["ReviewView"][];
         };
+        /** @description The notebook page of a species. */
         TaxonView: {
+            /** @description its id */
             id: string;
+            /** @description scientific name */
             name: string;
+            /** @description who named it */
             author: string;
+            /** @description botanical family */
             family: string;
+            /** @description older scientific names */
             synonyms: string[];
+            /** @description the usual one first */
             commonNames: string[];
+            /** @description what is wrong with its common names */
             misleading: string[];
+            /** @description what the scientific name means; may be empty */
             meaning: string;
+            /** @description what it takes to set fruit; may be empty */
             fruitSet: string;
+            /** @description where it comes from */
             origin: string;
+            /** @description whether it is protected */
             protected: boolean;
+            /** @description what is to be said of that; may be empty */
             statusNote: string;
             severity: components["schemas"]["Severity"];
+            /** @description the tree in a few sentences */
             summary: string;
+            /** @description what it shows, character by character */
             description: components["schemas"]["DescribedView"][];
+            /** @description whom it harms, how and how badly */
             hazards: components["schemas"]["HazardView"][];
+            /** @description what is taken of it, and what never may be */
             parts: components["schemas"]["PartView"][];
+            /** @description what it shows through the year at the reference place */
             months: components["schemas"]["MonthView"][];
+            /** @description where it is said */
             sources: string[];
+            /** @description newest first */
             harvests: components["schemas"]["HarvestView"][];
+            /** @description all kinds, or none where nothing is known */
             figures: components["schemas"]["FigureView"][];
+            /** @description where they are said */
             figureSources: string[];
+            /** @description of a hybrid, taxon ids */
             parents: string[];
+            /** @description what it never shows */
             nevers: components["schemas"]["NeverView"][];
         };
+        /** @description What one taxon never shows. */
         ReviewTaxonView: {
+            /** @description its id */
             id: string;
+            /** @description scientific name */
             name: string;
+            /** @description common name */
             commonName: string;
             severity: components["schemas"]["Severity"];
+            /** @description what it never shows, line by line */
             nevers: components["schemas"]["NeverView"][];
         };
+        /** @description The stated nevers of a flora, to be read by somebody who knows the plants. */
         ReviewSheetView: {
+            /** @description name of the flora */
             flora: string;
+            /** @description title in words */
             title: string;
+            /** @description edition of the flora */
             edition: string;
+            /** @description how many there are */
             lines: number;
+            /** @description of which somebody beside the author has read */
             read: number;
+            /** @description of which somebody doubts */
             doubted: number;
+            /** @description those that state something, deadly ones first */
             taxa: components["schemas"]["ReviewTaxonView"][];
         };
+        /** @description How often something may be taken at a place in a year, and how often it was. */
+        QuotaView: {
+            /** @description "taxon/part" */
+            what: string;
+            /** @description in words */
+            label: string;
+            /** @description times a year */
+            allowed: number;
+            /** @description times this year */
+            used: number;
+        };
+        /** @description What an owner said, on a day. */
+        PermissionView: {
+            /** @description its id */
+            id: string;
+            /** @description who said it */
+            owner: string;
+            /** @description may one take, or not */
+            given: boolean;
+            /** @description for what, in words; empty: for everything */
+            parts: string[];
+            /** @description last day, YYYY-MM-DD; null: no end was named */
+            until?: string | null;
+            said: components["schemas"]["Said"];
+            /** @description day it was said, YYYY-MM-DD */
+            saidOn: string;
+            /** @description how much, where it is written down, what else was said */
+            note: string;
+            /** @description who recorded it */
+            by: string;
+        };
+        /** @description A place with everything the gate reads of it, and how it came about. */
+        SitePageView: {
+            site: components["schemas"]["SiteView"];
+            soil: components["schemas"]["Soil"];
+            light: components["schemas"]["Light"];
+            moisture: components["schemas"]["Moisture"];
+            exposure: components["schemas"]["Exposure"];
+            /** @description what the owner asks of whoever comes, and what one has to know of the place */
+            rules: string;
+            /** @description ids of taxa protected here */
+            protectedTaxa: string[];
+            /** @description of this year */
+            quotas: components["schemas"]["QuotaView"][];
+            /** @description the last first; that one holds */
+            permissions: components["schemas"]["PermissionView"][];
+            /** @description corners, longitude and latitude; none where nobody has drawn it */
+            boundary: number[][];
+            /** @description tagged there */
+            trees: number;
+            /** @description whether the reader may change it */
+            mayChange: boolean;
+        };
+        /** @description A page of trees. */
         TreesView: {
+            /** @description a page of them, in the order of their tags */
             trees: components["schemas"]["SpecimenView"][];
+            /** @description how many there are in all */
             total: number;
+            /** @description what to ask for as "after" to get the next page; null on the last one */
             next?: string | null;
+        };
+        /** @description A tag a tree had before. */
+        FormerTagView: {
+            /** @description the tag */
+            tag: string;
+            /** @description day it was given up, YYYY-MM-DD */
+            until: string;
+        };
+        /** @description What was measured of a tree on a day. */
+        MeasureView: {
+            /** @description day, YYYY-MM-DD */
+            on: string;
+            /**
+             * Format: float
+             * @description centimetres round the trunk at breast height
+             */
+            girth?: number | null;
+            /**
+             * Format: float
+             * @description metres
+             */
+            height?: number | null;
+            /**
+             * Format: float
+             * @description metres above ground, of the lowest living twigs
+             */
+            lowest?: number | null;
+            /** @description how it was measured; may be empty */
+            note: string;
+            /** @description who measured */
+            by: string;
+        };
+        /** @description A tree with what is known of it beside what was scored. */
+        TreePageView: {
+            tree: components["schemas"]["SpecimenView"];
+            /**
+             * Format: float
+             * @description degrees, north above 0; null: nobody has taken it
+             */
+            latitude?: number | null;
+            /**
+             * Format: float
+             * @description degrees, east above 0
+             */
+            longitude?: number | null;
+            /**
+             * Format: float
+             * @description metres within which it stands
+             */
+            uncertainty?: number | null;
+            positionFrom: components["schemas"]["PositionFrom"];
+            /** @description null: nobody has said */
+            stage?: components["schemas"]["LifeStage"] | null;
+            sex: components["schemas"]["Sex"];
+            /** @description how it stands, what has happened to it; may be empty */
+            health: string;
+            gone: components["schemas"]["Gone"];
+            /** @description day it went, YYYY-MM-DD */
+            goneOn?: string | null;
+            /** @description day, YYYY-MM-DD */
+            taggedOn: string;
+            /** @description tags it had before */
+            formerTags: components["schemas"]["FormerTagView"][];
+            /** @description id of the tree this one turned out to be */
+            mergedInto?: string | null;
+            /** @description the last first */
+            measures: components["schemas"]["MeasureView"][];
         };
     };
     responses: never;
@@ -1128,6 +3615,440 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    post_app_account_join_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSchool"];
+            };
+        };
+        responses: {
+            /** @description Begun, and signed in. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description It has begun already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_account_join_welcome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It holds. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WelcomeView"];
+                };
+            };
+            /** @description It does not hold, or no more. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_account_join_join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Joining"];
+            };
+        };
+        responses: {
+            /** @description Joined, and signed in. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description It does not hold, or no more. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_account_join_renew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FreshPassword"];
+            };
+        };
+        responses: {
+            /** @description Set, and signed in. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description The link does not hold, or no more. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_account_people_people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Everybody. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+            /** @description Not an instructor. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_account_people_examiners: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description By name. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ExaminerView"][];
+                };
+            };
+            /** @description Not an instructor. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_account_people_invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewInvitation"];
+            };
+        };
+        responses: {
+            /** @description The invitation, with its link. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitationView"];
+                };
+            };
+            /** @description Not an instructor. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_account_people_withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its link works no more. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+            /** @description Not an instructor. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such invitation. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    patch_app_account_people_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonChange"];
+            };
+        };
+        responses: {
+            /** @description Everybody. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleView"];
+                };
+            };
+            /** @description Not an instructor. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody has this id. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Somebody has to look after the school. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_account_people_passwordlink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The link. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitationView"];
+                };
+            };
+            /** @description Not an instructor. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody has this id. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_account_people_deeds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                before: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The last first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeedView"][];
+                };
+            };
+            /** @description Not an instructor. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_app_account_session_session: {
         parameters: {
             query?: never;
@@ -1184,6 +4105,59 @@ export interface operations {
             };
         };
     };
+    post_app_account_session_password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordChange"];
+            };
+        };
+        responses: {
+            /** @description Changed. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_account_session_endall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Nobody is signed in any more. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
     put_app_account_session_preferences: {
         parameters: {
             query?: never;
@@ -1232,7 +4206,294 @@ export interface operations {
             };
         };
     };
-    get_app_examine_evidence__invoke: {
+    get_app_devices_device_receiver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Where it is. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReceiverView"];
+                };
+            };
+            /** @description That cannot be set. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_devices_device_walk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WalkInput"];
+            };
+        };
+        responses: {
+            /** @description Where it is now. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReceiverView"];
+                };
+            };
+            /** @description That cannot be set. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_devices_device_gauge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What it reads. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeView"];
+                };
+            };
+            /** @description That cannot be set. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_devices_device_setgauge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GaugeInput"];
+            };
+        };
+        responses: {
+            /** @description What it reads now. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GaugeView"];
+                };
+            };
+            /** @description That cannot be set. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_devices_device_camera: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Names of the pictures in it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+            /** @description That cannot be set. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_devices_device_picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A picture as the camera made it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description No such picture. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description That cannot be set. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_examine_decision_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The decision. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DecisionPageView"];
+                };
+            };
+            /** @description No such decision. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_examine_evidence_points: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answer and all nine points. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClearanceView"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_examine_evidence_danger: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                taxon: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The danger and what excludes it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DangerAccountView"];
+                };
+            };
+            /** @description There is no such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_examine_evidence_evidence: {
         parameters: {
             query?: never;
             header?: never;
@@ -1254,7 +4515,7 @@ export interface operations {
                     "application/json": components["schemas"]["ContrastView"];
                 };
             };
-            /** @description No such examination or taxon. */
+            /** @description There is no such thing. */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -1278,7 +4539,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description The examination with everything the engine says of it. */
+            /** @description The examination as the screen shows it. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -1309,7 +4570,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The examination with everything the engine says of it. */
+            /** @description The examination as the screen shows it. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -1344,7 +4605,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description The examination with everything the engine says of it. */
+            /** @description The examination as the screen shows it. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -1379,7 +4640,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description The examination with everything the engine says of it. */
+            /** @description The examination as the screen shows it. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -1411,7 +4672,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The examination with everything the engine says of it. */
+            /** @description The examination as the screen shows it. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -1443,7 +4704,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The examination with everything the engine says of it. */
+            /** @description The examination as the screen shows it. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -1474,7 +4735,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The examination with everything the engine says of it. */
+            /** @description The examination as the screen shows it. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -1509,7 +4770,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description The examination with everything the engine says of it. */
+            /** @description The examination as the screen shows it. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -1520,6 +4781,41 @@ export interface operations {
             };
             /** @description Something in it cannot be taken; nothing was stored. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_examine_handover__invoke: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandOver"];
+            };
+        };
+        responses: {
+            /** @description Who has it now. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonView"];
+                };
+            };
+            /** @description It is signed, or whoever is to have it may not. */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -1547,6 +4843,309 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ExaminationSummaryView"][];
+                };
+            };
+        };
+    };
+    get_app_examine_treehistory_known: {
+        parameters: {
+            query?: {
+                all?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description By organ. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreeKnownView"];
+                };
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_examine_treeidentity_hold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TreeKindInput"];
+            };
+        };
+        responses: {
+            /** @description The tree. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpecimenView"];
+                };
+            };
+            /** @description It does not stand as asked; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_examine_treeidentity_doubt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Doubt"];
+            };
+        };
+        responses: {
+            /** @description The tree. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpecimenView"];
+                };
+            };
+            /** @description It does not stand as asked; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_examine_treeidentity_merge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Merge"];
+            };
+        };
+        responses: {
+            /** @description The tree. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpecimenView"];
+                };
+            };
+            /** @description It does not stand as asked; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_examine_treeidentity_split: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Split"];
+            };
+        };
+        responses: {
+            /** @description The tree. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpecimenView"];
+                };
+            };
+            /** @description It does not stand as asked; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_exchange_exchange_export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                what: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+        };
+    };
+    get_app_exchange_exchange_document: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The examination document. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            /** @description No such examination. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_exchange_exchange_import: {
+        parameters: {
+            query?: {
+                run?: boolean;
+                site?: string;
+                tree?: string;
+            };
+            header?: never;
+            path: {
+                what: "trees" | "examinations" | "scores" | "harvests" | "examination";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description What it would do, or did. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+            /** @description It cannot be brought in; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -1586,6 +5185,441 @@ export interface operations {
             };
             /** @description Something in it cannot be taken; nothing was stored. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_keeping_keeping_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The copies, the newest first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CopyView"][];
+                };
+            };
+        };
+    };
+    post_app_keeping_keeping_make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The copy. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CopyView"];
+                };
+            };
+            /** @description No copy could be made. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_keeping_keeping_fetch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The archive. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+            /** @description No such copy. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_map_map_trees: {
+        parameters: {
+            query?: {
+                /** @description words of which each must stand in the tag, a former tag, the place or the way to find it */
+                q?: string;
+                /** @description tag of the last tree of the page before */
+                after?: string;
+                /** @description id of a place */
+                site?: string;
+                /** @description what its kind does to a person */
+                danger?: components["schemas"]["TreeDanger"] | null;
+                /** @description those that are there no more, instead of those that are */
+                gone?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The trees. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MapTreesView"];
+                };
+            };
+            /** @description That is no search. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_map_map_base: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A GeoJSON feature collection; empty where there is none. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+        };
+    };
+    post_app_map_map_setbase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/geo+json": string;
+            };
+        };
+        responses: {
+            /** @description What was read of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BaseMapView"];
+                };
+            };
+            /** @description It cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_pictures_picture_oftree: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Pictures of a tree that may be seen now. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureView"][];
+                };
+            };
+            /** @description There is no such thing, or it is covered. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_pictures_picture_ofsite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Papers of what the owner said. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureView"][];
+                };
+            };
+            /** @description There is no such thing, or it is covered. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_pictures_picture_add: {
+        parameters: {
+            query?: {
+                /** @description id of a tree */
+                tree?: string;
+                /** @description id of a score it is evidence of */
+                score?: string;
+                /** @description id of an examination under way it belongs to */
+                examination?: string;
+                /** @description id of a harvest it shows */
+                harvest?: string;
+                /** @description id of what an owner said, of which it is the paper */
+                permission?: string;
+                /** @description what it shows */
+                caption?: string;
+                /** @description day, YYYY-MM-DD; null: today */
+                takenOn?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+                "image/png": string;
+                "image/webp": string;
+                "application/pdf": string;
+            };
+        };
+        responses: {
+            /** @description The picture. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureView"];
+                };
+            };
+            /** @description There is no such thing, or it is covered. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_pictures_picture_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                kind: "full" | "thumb";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The picture itself. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description There is no such thing, or it is covered. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_pictures_picture_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The picture, taken away. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureView"];
+                };
+            };
+            /** @description There is no such thing, or it is covered. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    patch_app_pictures_picture_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PictureChange"];
+            };
+        };
+        responses: {
+            /** @description The picture. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureView"];
+                };
+            };
+            /** @description There is no such thing, or it is covered. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_pictures_picture_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The picture, back again. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureView"];
+                };
+            };
+            /** @description There is no such thing, or it is covered. */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -1669,6 +5703,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TodayView"];
+                };
+            };
+        };
+    };
+    get_app_season_treeseason_years: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its years. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YearsView"];
+                };
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_season_treeseason_partners: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Trees it bears with. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartnersView"];
+                };
+            };
+            /** @description Its kind bears alone, or none is held of it. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -1863,6 +5966,90 @@ export interface operations {
             };
         };
     };
+    get_app_trees_site_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The place. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitePageView"];
+                };
+            };
+            /** @description No such place. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_trees_site_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteInput"];
+            };
+        };
+        responses: {
+            /** @description The place. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitePageView"];
+                };
+            };
+            /** @description No such place. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_app_trees_tree_sites: {
         parameters: {
             query?: never;
@@ -1883,11 +6070,193 @@ export interface operations {
             };
         };
     };
+    post_app_trees_site_add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteInput"];
+            };
+        };
+        responses: {
+            /** @description The place. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitePageView"];
+                };
+            };
+            /** @description No such place. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_trees_site_permit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPermission"];
+            };
+        };
+        responses: {
+            /** @description The place. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitePageView"];
+                };
+            };
+            /** @description No such place. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_trees_site_quotas: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Quotas"];
+            };
+        };
+        responses: {
+            /** @description The place. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitePageView"];
+                };
+            };
+            /** @description No such place. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_trees_site_boundary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Boundary"];
+            };
+        };
+        responses: {
+            /** @description The place. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitePageView"];
+                };
+            };
+            /** @description No such place. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_app_trees_tree_specimens: {
         parameters: {
             query?: {
+                /** @description words of which each must stand in the tag, a former tag, the place or the way to find it */
                 q?: string;
+                /** @description tag of the last tree of the page before */
                 after?: string;
+                /** @description id of a place */
+                site?: string;
+                /** @description what its kind does to a person */
+                danger?: components["schemas"]["TreeDanger"] | null;
+                /** @description those that are there no more, instead of those that are */
+                gone?: boolean;
             };
             header?: never;
             path?: never;
@@ -1970,6 +6339,178 @@ export interface operations {
             };
             /** @description No such tree. */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_trees_treepage_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TreeChange"];
+            };
+        };
+        responses: {
+            /** @description The tree. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreePageView"];
+                };
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_trees_treepage_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The tree. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreePageView"];
+                };
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_trees_treepage_taganew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewTag"];
+            };
+        };
+        responses: {
+            /** @description The tree. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreePageView"];
+                };
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_trees_treepage_measure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewMeasure"];
+            };
+        };
+        responses: {
+            /** @description The tree. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreePageView"];
+                };
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

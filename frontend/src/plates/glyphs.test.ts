@@ -2,6 +2,7 @@ import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { blade, tooth } from "./geometry";
 import { drawing } from "./glyphs";
+import { mark, markKeys } from "./marks";
 
 describe("drawings", () => {
   it("there is one for every state of the flora", () => {
@@ -9,6 +10,18 @@ describe("drawings", () => {
     const keys = [...text.matchAll(/drawing: ([a-z-]+)/g)].map((match) => match[1] as string);
     expect(keys.length).toBeGreaterThan(150);
     expect(keys.filter((key) => drawing(key) === null)).toEqual([]);
+  });
+  it("every file is a drawing of the flora or the glossary, and closes what it opens", () => {
+    const flora = ["characters", "glossary"].map((name) => readFileSync(`${import.meta.dirname}/../../../flora/${name}.yaml`, "utf8")).join("");
+    const used = new Set([...flora.matchAll(/drawing: "?([a-z-]+)/g)].map((match) => match[1]));
+    expect(markKeys().length).toBeGreaterThan(300);
+    expect(markKeys().filter((key) => !used.has(key))).toEqual([]);
+    for (const key of markKeys()) {
+      const lines = mark(key) ?? "";
+      expect(lines, key).toMatch(/^<(path|circle|rect|g|text)[ >]/);
+      expect((lines.match(/<g[ >]/g) ?? []).length, key).toBe((lines.match(/<\/g>/g) ?? []).length);
+      expect(lines, "nothing that could act, or that is fetched").not.toMatch(/script|href|on[a-z]+=|style=|<image/);
+    }
   });
   it("a smooth margin has no teeth and a bristle margin has points", () => {
     expect(tooth("smooth", 0.5)).toBe(0);

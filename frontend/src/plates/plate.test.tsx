@@ -1,8 +1,9 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../api/client";
-import { GATE_WORD, GateFigure, type GateState } from "../gate/figure";
+import { GateFigure } from "../features/gate/figure";
 import { SeverityMark, StandingMark } from "../ui/marks";
+import { GATE_WORD, type GateState } from "../words/gate";
 import { Plate } from "./plate";
 
 /** A description as the server gives it: of each character the states, most frequent first. */

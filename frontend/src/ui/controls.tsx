@@ -19,6 +19,9 @@ export function Button({ tone = "plain", className = "", type = "button", ...res
   );
 }
 
+/** The primitive takes an empty value for none; here it can be one of the words. */
+const NOTHING = "-";
+
 /** One of a few words. */
 export function Choice<T extends string>(p: {
   label: string;
@@ -32,15 +35,15 @@ export function Choice<T extends string>(p: {
       <div className={p.hideLabel ? "sr-only" : "mb-1 text-sm text-faded"}>{p.label}</div>
       <ToggleGroup.Root
         type="single"
-        value={p.value}
-        onValueChange={(v) => v && p.onChange(v as T)}
+        value={p.value || NOTHING}
+        onValueChange={(v) => v && p.onChange((v === NOTHING ? "" : v) as T)}
         aria-label={p.label}
         className="flex flex-wrap gap-1"
       >
         {p.options.map((o) => (
           <ToggleGroup.Item
             key={o.value}
-            value={o.value}
+            value={o.value || NOTHING}
             className="min-h-11 min-w-11 rounded-sm border border-ink px-2.5 data-[state=on]:bg-ink data-[state=on]:text-ground data-[state=off]:bg-sheet data-[state=off]:hover:bg-pressed"
           >
             {o.label}
@@ -105,6 +108,14 @@ export function Dialog(p: {
   );
 }
 
+/** What is wider than the page is moved sideways, by keyboard too. */
+export const Sideways = ({ label, children }: { label: string; children: ReactNode }) => (
+  // biome-ignore lint/a11y/noNoninteractiveTabindex: only what has the focus is moved by the arrow keys
+  <section className="overflow-x-auto" aria-label={label} tabIndex={0}>
+    {children}
+  </section>
+);
+
 export const fieldClass = "min-h-11 w-full rounded-sm border border-ink bg-sheet px-3";
 
 export function Field(p: { label: string; error?: string | undefined; hint?: string | undefined; children: ReactNode }) {
@@ -142,8 +153,3 @@ export const Loading = ({ what }: { what: string }) => (
 
 /** Scientific names in the book face. */
 export const Name = ({ children }: { children: ReactNode }) => <em className="font-book">{children}</em>;
-
-export const dayWords = (day: string): string =>
-  new Date(`${day}T12:00:00Z`).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric", timeZone: "UTC" });
-export const percent = (share: number): string => (share > 0.9995 ? "> 99.9 %" : share < 0.0005 ? "< 0.1 %" : `${(share * 100).toFixed(1)} %`);
-export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -9,14 +9,16 @@ export function PageHead(p: { title: string; lead: string; sought?: string; onSe
         <h1 className="text-2xl">{p.title}</h1>
         <p className="text-sm text-faded">{p.lead}</p>
       </div>
-      <div className="grid gap-3 wide:grid-cols-[1fr_1fr] print:hidden">
-        {p.onSeek && (
-          <Field label="Find">
-            <input className={fieldClass} value={p.sought ?? ""} onChange={(e) => p.onSeek?.(e.target.value)} />
-          </Field>
-        )}
-        {p.children}
-      </div>
+      {(p.onSeek || p.children) && (
+        <div className="grid gap-3 wide:grid-cols-[1fr_1fr] print:hidden">
+          {p.onSeek && (
+            <Field label="Find">
+              <input className={fieldClass} value={p.sought ?? ""} onChange={(e) => p.onSeek?.(e.target.value)} />
+            </Field>
+          )}
+          {p.children}
+        </div>
+      )}
     </div>
   );
 }

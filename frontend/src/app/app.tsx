@@ -1,0 +1,114 @@
+import { lazy, Suspense, useEffect } from "react";
+import { Link, Navigate, NavLink, Route, Routes, useLocation } from "react-router";
+import { useSession } from "../api/queries";
+import { BeginSchool } from "../features/account/begin-school";
+import { Person } from "../features/account/person";
+import { SignIn } from "../features/account/signin";
+import { Loading, Trouble } from "../ui/controls";
+import { writeDaysAs } from "../words/text";
+
+const Today = lazy(() => import("../features/today/today"));
+const Begin = lazy(() => import("../features/examine/begin"));
+const Examine = lazy(() => import("../features/examine/examine"));
+const SpeciesIndex = lazy(() => import("../features/species/index"));
+const ReviewPage = lazy(() => import("../features/review/review"));
+const Terms = lazy(() => import("../features/terms/terms"));
+const Running = lazy(() => import("../features/running/running"));
+const Places = lazy(() => import("../features/trees/places"));
+const Place = lazy(() => import("../features/trees/place"));
+const Trees = lazy(() => import("../features/trees/trees"));
+const Tree = lazy(() => import("../features/trees/tree"));
+const Tags = lazy(() => import("../features/trees/tags"));
+const Exchange = lazy(() => import("../features/exchange/exchange"));
+const Decision = lazy(() => import("../features/decision/decision"));
+const Devices = lazy(() => import("../features/devices/devices"));
+const People = lazy(() => import("../features/people/people"));
+const Join = lazy(() => import("../features/account/join"));
+const SpeciesPage = lazy(() => import("../features/species/page"));
+
+const PLACES = [
+  { to: "/", label: "Today" },
+  { to: "/examine", label: "Examine" },
+  { to: "/trees", label: "Trees" },
+  { to: "/species", label: "Species" },
+  { to: "/terms", label: "Terms", wide: true },
+];
+
+export function App() {
+  const session = useSession();
+  const { pathname } = useLocation();
+  useEffect(() => {
+    document.documentElement.dataset.theme = localStorage.getItem("theme") ?? (matchMedia("(prefers-color-scheme: dark)").matches ? "dusk" : "day");
+  }, []);
+  if (session.isPending) return <Loading what="the school" />;
+  if (session.isError) return <Trouble error={session.error} retry={() => void session.refetch()} />;
+  if (pathname.startsWith("/join/"))
+    return (
+      <Suspense fallback={<Loading what="the page" />}>
+        <Routes>
+          <Route path="/join/:secret" element={<Join />} />
+        </Routes>
+      </Suspense>
+    );
+  if (!session.data.begun) return <BeginSchool />;
+  if (!session.data.user) return <SignIn session={session.data} />;
+  writeDaysAs(session.data.school?.dates ?? "day");
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
+        To the content
+      </a>
+      <header className="rule-b flex print:hidden items-center justify-between gap-1 px-2 wide:gap-2 wide:px-5">
+        <Link to="/" className="hidden items-center gap-2 py-2 font-bold tracking-wide wide:flex">
+          <img src="/favicon.svg" width="26" height="26" alt="" />
+          Hylognosis
+        </Link>
+        <nav aria-label="Main" className="flex">
+          {PLACES.filter((place) => place.to !== "/examine" || session.data.user?.role !== "guest").map((place) => (
+            <NavLink
+              key={place.to}
+              to={place.to}
+              end={place.to === "/"}
+              className={({ isActive }) =>
+                `${place.wide ? "hidden wide:flex" : "flex"} min-h-11 items-center border-b-4 px-1.5 font-semibold wide:px-3 ${isActive ? "border-ink" : "border-transparent hover:border-rule"}`
+              }
+            >
+              {place.label}
+            </NavLink>
+          ))}
+        </nav>
+        <Person
+          name={session.data.user.name}
+          role={session.data.user.role}
+          units={session.data.user.units}
+          today={session.data.today}
+          demo={session.data.demo}
+        />
+      </header>
+      <main id="main" className="flex-1" tabIndex={-1} key={pathname.split("/")[1]}>
+        <Suspense fallback={<Loading what="the page" />}>
+          <Routes>
+            <Route path="/" element={<Today />} />
+            <Route path="/examine" element={<Begin />} />
+            <Route path="/examine/:id" element={<Examine />} />
+            <Route path="/species" element={<SpeciesIndex />} />
+            <Route path="/species/:id" element={<SpeciesPage />} />
+            <Route path="/review/:flora" element={<ReviewPage />} />
+            <Route path="/terms" element={<Terms />} />
+            <Route path="/running" element={<Running />} />
+            <Route path="/people" element={<People />} />
+            <Route path="/people/devices" element={<Devices />} />
+            <Route path="/trees" element={<Trees />} />
+            <Route path="/trees/:id" element={<Tree />} />
+            <Route path="/tags" element={<Tags />} />
+            <Route path="/exchange" element={<Exchange />} />
+            <Route path="/decisions/:id" element={<Decision />} />
+            <Route path="/places" element={<Places />} />
+            <Route path="/places/:id" element={<Place />} />
+            <Route path="*" element={<Navigate to="/" replace />} />
+          </Routes>
+        </Suspense>
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,25 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { BrowserRouter } from "react-router";
+import { Problem } from "../api/client";
+import { App } from "./app";
+import "./index.css";
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: { retry: (count, error) => count < 1 && !(error instanceof Problem && error.status >= 400), refetchOnWindowFocus: false },
+  },
+});
+
+const root = document.getElementById("root");
+if (!root) throw new Error("The page has no root.");
+createRoot(root).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <BrowserRouter>
+        <App />
+      </BrowserRouter>
+    </QueryClientProvider>
+  </StrictMode>,
+);

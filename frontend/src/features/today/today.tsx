@@ -1,0 +1,152 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
+import type { Schemas } from "../../api/client";
+import { todayQuery, useSession } from "../../api/queries";
+import { Loading, Name, Trouble } from "../../ui/controls";
+import { GATE_TONE, GATE_WORD, type GateState } from "../../words/gate";
+import { capital, dayWords } from "../../words/text";
+import { GateFigure } from "../gate/figure";
+
+export default function Today() {
+  const today = useQuery(todayQuery);
+  const user = useSession().data?.user;
+  if (today.isPending) return <Loading what="today" />;
+  if (today.isError) return <Trouble error={today.error} retry={() => void today.refetch()} />;
+  const t = today.data;
+  return (
+    <div className="mx-auto max-w-6xl px-4 py-5 wide:px-6">
+      <div className="double-rule flex flex-wrap items-end justify-between gap-3 pb-2">
+        <h1 className="text-2xl">{dayWords(t.today)}</h1>
+        {user?.role !== "guest" && (
+          <Link to="/examine" className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-ink px-4 font-semibold text-ground">
+            Examine a tree
+          </Link>
+        )}
+      </div>
+      <div className="mt-4 grid grid-cols-1 gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_22rem]">
+        <div className="space-y-6">
+          {t.askAgain.length > 0 && (
+            <Section title="Ask the owner again">
+              {t.askAgain.map((a) => (
+                <li key={a.site} className="rule-b">
+                  <Link to={`/places/${a.site}`} className="flex min-h-11 flex-col justify-center py-1 underline-offset-4 hover:underline">
+                    <span>
+                      <strong>{a.name}</strong>: the permission {a.ended ? "ended" : "ends"} on {dayWords(a.until)}
+                    </span>
+                    <span className="text-sm text-faded">{a.owner}</span>
+                  </Link>
+                </li>
+              ))}
+            </Section>
+          )}
+          {t.waiting.length > 0 && (
+            <Section title="Waits for a second look" note="A deadly look-alike calls for two. Do not read the first scores; look for yourself.">
+              {t.waiting.map((e) => (
+                <li key={e.id} className="rule-b flex flex-wrap items-center justify-between gap-2 py-2">
+                  <span>
+                    <strong>{e.tag}</strong> {capital(e.claim ?? "")} · {e.site}
+                    <span className="block text-sm text-faded">
+                      signed by {e.examiner}, {dayWords(e.date)}
+                    </span>
+                  </span>
+                  <Link
+                    to={`/examine?second=${e.id}&tree=${e.specimen}`}
+                    className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-sheet px-3 font-semibold"
+                  >
+                    Take the second look
+                  </Link>
+                </li>
+              ))}
+            </Section>
+          )}
+          <Section title="Begun and not signed" empty="Nothing is lying about unfinished." count={t.open.length}>
+            {t.open.map((e) => (
+              <Line key={e.id} e={e} />
+            ))}
+          </Section>
+          <Section title="Signed lately" empty="No examination has been signed yet." count={t.recent.length}>
+            {t.recent.map((e) => (
+              <Line key={e.id} e={e} />
+            ))}
+          </Section>
+        </div>
+        <div className="space-y-6">
+          <Section
+            title="In its window"
+            note={`At ${t.place}. In season is not cleared: each tree is examined first.`}
+            empty="Nothing this flora knows is in its window today."
+            count={t.inWindow.length}
+          >
+            {t.inWindow.map((w) => (
+              <li key={`${w.taxon}${w.part}`} className="rule-b flex justify-between gap-3 py-1.5">
+                <Link to={`/species/${w.taxon}`} className="flex min-h-11 flex-col justify-center underline-offset-4 hover:underline">
+                  <span>
+                    <strong>{capital(w.commonName)}</strong>, {w.partLabel}
+                  </span>
+                  <Name>{w.name}</Name>
+                </Link>
+                <span className="figures self-center text-right text-sm text-faded">
+                  {w.daysLeft === 0 ? "last day" : w.daysLeft === 1 ? "one day left" : `${w.daysLeft} days left`}
+                  <span className="block">{w.window}</span>
+                </span>
+              </li>
+            ))}
+          </Section>
+          <Section title="Last harvests" empty="Nothing has been taken yet." count={t.harvests.length}>
+            {t.harvests.map((h) => (
+              <li key={h.id} className="rule-b py-1.5">
+                <Link to={`/species/${h.taxon}?flora=${h.flora}`} className="flex min-h-11 items-center justify-between gap-3 hover:underline">
+                  <span>
+                    {capital(h.commonName)}, {h.part} <span className="text-sm text-faded">{h.specimen}</span>
+                  </span>
+                  <span className="figures text-right">
+                    <strong>{h.amount}</strong>
+                    <span className="block text-sm text-faded">{dayWords(h.takenOn)}</span>
+                  </span>
+                </Link>
+              </li>
+            ))}
+          </Section>
+        </div>
+      </div>
+      {user?.role === "learner" && (
+        <p className="mt-6 text-sm text-faded">
+          You examine as a learner: the gate shows you all its points, but only an instructor’s examination can open it.
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Section(p: { title: string; note?: string; empty?: string; count?: number; children: React.ReactNode }) {
+  return (
+    <section>
+      <h2 className="border-b border-ink pb-1 text-lg">{p.title}</h2>
+      {p.note && <p className="mt-1 text-sm text-faded">{p.note}</p>}
+      {p.count === 0 ? <p className="py-3 text-faded">{p.empty}</p> : <ul>{p.children}</ul>}
+    </section>
+  );
+}
+
+function Line({ e }: { e: Schemas["ExaminationSummaryView"] }) {
+  const state: GateState = e.answer ?? "unasked";
+  return (
+    <li className="rule-b">
+      <Link to={`/examine/${e.id}`} className="flex items-center gap-3 py-2 hover:bg-sheet">
+        <GateFigure state={state} width={66} id={`t-${e.id}`} />
+        <span className="min-w-0 flex-1">
+          <span className="block">
+            <strong>{e.tag}</strong> {e.covered ? "hope and answer covered" : e.claim ? capital(e.claim) : "nothing asked yet"}{" "}
+            {!e.covered && <span className={`font-bold ${GATE_TONE[state]}`}>{GATE_WORD[state]}</span>}
+          </span>
+          <span className="block text-sm wide:truncate text-faded">
+            {e.covered && !e.mine ? "Whoever opens it is no second person any more." : e.because || `${e.scored} scored`}
+          </span>
+          <span className="block text-sm text-faded">
+            {e.mine ? "you" : e.examiner}, {dayWords(e.date)} · {e.site}
+          </span>
+        </span>
+      </Link>
+    </li>
+  );
+}

@@ -1,0 +1,4 @@
+declare module "virtual:marks" {
+  const marks: Record<string, string>;
+  export default marks;
+}

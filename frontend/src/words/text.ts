@@ -1,0 +1,35 @@
+/** Words and figures as people read them. */
+
+let dates: "day" | "month" | "iso" = "day";
+/** How days are written from now on, as the school has chosen. */
+export const writeDaysAs = (form: typeof dates): void => {
+  dates = form;
+};
+/** A day, YYYY-MM-DD, as it is written out. */
+export const dayWords = (day: string): string =>
+  dates === "iso"
+    ? day
+    : new Date(`${day}T12:00:00Z`).toLocaleDateString(dates === "month" ? "en-US" : "en-GB", {
+        day: "numeric",
+        month: "long",
+        year: "numeric",
+        timeZone: "UTC",
+      });
+/** A moment, ISO 8601, as the clock on the wall here shows it. */
+export const momentWords = (at: string): string => {
+  const moment = new Date(at);
+  const two = (n: number) => String(n).padStart(2, "0");
+  const day = `${moment.getFullYear()}-${two(moment.getMonth() + 1)}-${two(moment.getDate())}`;
+  return `${dayWords(day)}, ${two(moment.getHours())}:${two(moment.getMinutes())}`;
+};
+/** A share, 0 to 1; what is nearly all or nearly nothing is not told to a tenth. */
+export const percent = (share: number): string => (share > 0.9995 ? "> 99.9 %" : share < 0.0005 ? "< 0.1 %" : `${(share * 100).toFixed(1)} %`);
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** Decibans as people say it: "200 times as likely". */
+export function timesAsLikely(decibans: number): string {
+  const times = 10 ** (Math.abs(decibans) / 10);
+  if (times < 1.05) return "(as likely)";
+  const words = times > 1e6 ? "over a million" : Number(times.toPrecision(2)).toLocaleString("en-GB");
+  return decibans > 0 ? `(${words} times as likely)` : `(${words} times less likely)`;
+}
