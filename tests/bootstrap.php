@@ -24,7 +24,9 @@ require dirname(__DIR__).'/vendor/autoload.php';
     $application = new Application($kernel);
     $application->setAutoExit(false);
     $output = new BufferedOutput();
-    foreach ([['command' => 'doctrine:migrations:migrate', '--no-interaction' => true], ['command' => 'hylognosis:demo']] as $command) {
+    foreach (
+        [['command' => 'doctrine:migrations:migrate', '--no-interaction' => true], ['command' => 'hylognosis:demo']] as $command
+    ) {
         if (0 !== $application->run(new ArrayInput($command), $output)) {
             throw new RuntimeException($output->fetch());
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Api;
 
+use App\Account\UserRepository;
 use App\Demo\DemoSchool;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
@@ -37,9 +38,17 @@ abstract class ApiTestCase extends WebTestCase
         if ('POST' === $method && str_ends_with($path, '/scores')) {
             $body = ($body ?? []) + ['id' => Uuid::v4()->toRfc4122()];
         }
-        $this->client->request($method, $path, server: [
-            'CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json', 'HTTP_ORIGIN' => 'http://localhost', 'HTTP_X_CSRF_TOKEN' => 'csrf-token',
-        ], content: null === $body ? null : json_encode($body, \JSON_THROW_ON_ERROR));
+        $this->client->request(
+            $method,
+            $path,
+            server: [
+                'CONTENT_TYPE' => 'application/json',
+                'HTTP_ACCEPT' => 'application/json',
+                'HTTP_ORIGIN' => 'http://localhost',
+                'HTTP_X_CSRF_TOKEN' => 'csrf-token',
+            ],
+            content: null === $body ? null : json_encode($body, \JSON_THROW_ON_ERROR),
+        );
         $content = (string) $this->client->getResponse()->getContent();
         $decoded = '' === $content ? [] : json_decode($content, true, flags: \JSON_THROW_ON_ERROR);
         self::assertIsArray($decoded);
@@ -74,6 +83,23 @@ abstract class ApiTestCase extends WebTestCase
         return $value;
     }
 
+    /** @param array<mixed> $answer */
+    protected static function text(array $answer, string $path): string
+    {
+        $text = self::at($answer, $path);
+        self::assertIsString($text, $path);
+
+        return $text;
+    }
+
+    /** @return string the id of somebody of the demo, by the first part of the address they sign in with */
+    protected function person(string $who): string
+    {
+        $person = self::getContainer()->get(UserRepository::class)->findOneBy(['email' => $who.'@orlebach.example']);
+
+        return $person->id ?? self::fail('Nobody signs in as '.$who);
+    }
+
     protected function tree(string $tag): string
     {
         $page = $this->call('GET', '/api/specimens?q='.$tag);
@@ -92,7 +118,11 @@ abstract class ApiTestCase extends WebTestCase
      */
     protected function begin(string $tag, array $more = []): string
     {
-        $examination = $this->call('POST', '/api/examinations', $more + ['specimenId' => $this->tree($tag), 'date' => '2027-06-14']);
+        $examination = $this->call(
+            'POST',
+            '/api/examinations',
+            $more + ['specimenId' => $this->tree($tag), 'date' => '2027-06-14'],
+        );
         self::assertResponseStatusCodeSame(200);
         $id = self::at($examination, 'id');
         self::assertIsString($id);
@@ -109,7 +139,12 @@ abstract class ApiTestCase extends WebTestCase
     {
         $answer = [];
         foreach ($scores as $character => $score) {
-            $answer = $this->call('POST', $address.'/scores', ['character' => $character, 'samples' => $score[1] ?? 1] + (\is_string($score[0]) ? ['states' => [$score[0]]] : ['numbers' => $score[0]]));
+            $answer = $this->call(
+                'POST',
+                $address.'/scores',
+                ['character' => $character, 'samples' => $score[1] ?? 1] +
+                    (\is_string($score[0]) ? ['states' => [$score[0]]] : ['numbers' => $score[0]]),
+            );
             self::assertResponseStatusCodeSame(200);
         }
 

@@ -12,23 +12,75 @@ use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 use Symfony\Component\Console\Tester\CommandTester;
 
-/** Documents with one thing broken: the shell answers, or says in a sentence what is wrong where (exit 0 or 2), and never falls over. */
+/**
+ * Documents with one thing broken: the shell answers, or says in a sentence what is wrong where (exit 0 or 2), and
+ * never falls over.
+ */
 final class BrokenDocumentsTest extends KernelTestCase
 {
-    private const EVIL = [null, '', ' ', "\u{0}", '../x', -1, 0, 0.5, 1e308, 99999999999, true, false, [], [null], [[]], ['a' => 'b'], ['7' => 'b'], '2027-02-30', '7', 'always', 'leaf.kind', 'simple', 'sambucus-nigra'];
+    private const EVIL = [
+        null,
+        '',
+        ' ',
+        "\u{0}",
+        '../x',
+        -1,
+        0,
+        0.5,
+        1e308,
+        99999999999,
+        true,
+        false,
+        [],
+        [null],
+        [[]],
+        ['a' => 'b'],
+        ['7' => 'b'],
+        '2027-02-30',
+        '7',
+        'always',
+        'leaf.kind',
+        'simple',
+        'sambucus-nigra',
+    ];
 
     private Randomizer $random;
 
     /** @return iterable<string, array{string, array<string, mixed>, array<mixed>, int}> */
     public static function documents(): iterable
     {
-        yield 'examination' => ['hylognosis:examine', [], [
-            'flora' => 'central-european-hills', 'date' => '2027-06-14', 'stage' => 'mature', 'place' => ['latitude' => 47.12, 'longitude' => 15.31, 'altitude_m' => 560],
-            'examiner' => 'instructor', 'permission' => true, 'by' => 'marta', 'decided_on' => '2027-06-14',
-            'observations' => [['character' => 'leaf.kind', 'states' => ['pinnate'], 'samples' => 2, 'certainty' => 'sure', 'where' => 'tree'], ['character' => 'leaf.leaflet-count', 'numbers' => [5, 7]]],
-            'claim' => ['taxon' => 'sambucus-nigra', 'part' => 'flower', 'conditions' => ['in-full-bloom' => true]],
-        ], 400];
-        yield 'flora' => ['hylognosis:flora', ['what' => 'check'], (new FloraFiles())->load(\dirname(__DIR__).'/Support/starter-flora')[1]->content, 150];
+        yield 'examination' => [
+            'hylognosis:examine',
+            [],
+            [
+                'flora' => 'central-european-hills',
+                'date' => '2027-06-14',
+                'stage' => 'mature',
+                'place' => ['latitude' => 47.12, 'longitude' => 15.31, 'altitude_m' => 560],
+                'examiner' => 'instructor',
+                'permission' => true,
+                'by' => 'marta',
+                'decided_on' => '2027-06-14',
+                'observations' => [
+                    [
+                        'character' => 'leaf.kind',
+                        'states' => ['pinnate'],
+                        'samples' => 2,
+                        'certainty' => 'sure',
+                        'where' => 'tree',
+                    ],
+                    ['character' => 'leaf.leaflet-count', 'numbers' => [5, 7]],
+                ],
+                'claim' => ['taxon' => 'sambucus-nigra', 'part' => 'flower', 'conditions' => ['in-full-bloom' => true]],
+            ],
+            400,
+        ];
+        yield 'flora' => [
+            'hylognosis:flora',
+            ['what' => 'check'],
+            (new FloraFiles())->load(\dirname(__DIR__).'/Support/starter-flora')[1]->content,
+            150,
+        ];
     }
 
     /**
@@ -45,12 +97,27 @@ final class BrokenDocumentsTest extends KernelTestCase
         $codes = [];
         try {
             for ($i = 0; $i <= $many; ++$i) {
-                $text = json_encode(0 === $i ? $document : $this->broken($document), \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
+                $text = json_encode(
+                    0 === $i ? $document : $this->broken($document),
+                    \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION,
+                );
                 file_put_contents($file, $text);
                 try {
-                    $code = $shell->execute($arguments + ['flora' === explode(':', $command)[1] ? 'name' : 'file' => $file]);
+                    $code = $shell->execute(
+                        $arguments + ['flora' === explode(':', $command)[1] ? 'name' : 'file' => $file],
+                    );
                 } catch (\Throwable $error) {
-                    self::fail($error::class.': '.$error->getMessage().' in '.basename($error->getFile()).':'.$error->getLine()."\n".substr($text, 0, 1500));
+                    self::fail(
+                        $error::class.
+                            ': '.
+                            $error->getMessage().
+                            ' in '.
+                            basename($error->getFile()).
+                            ':'.
+                            $error->getLine().
+                            "\n".
+                            substr($text, 0, 1500),
+                    );
                 }
                 if (0 === $i) {
                     self::assertSame(0, $code, $shell->getDisplay());

@@ -13,7 +13,10 @@ final class FloraApiTest extends ApiTestCase
     {
         $this->signIn('ida');
         $floras = $this->call('GET', '/api/floras');
-        self::assertSame(['central-european-hills', 'eastern-north-america', 'south-western-north-america'], array_column($floras, 'name'));
+        self::assertSame(
+            ['central-european-hills', 'eastern-north-america', 'south-western-north-america'],
+            array_column($floras, 'name'),
+        );
         foreach ($floras as $flora) {
             self::assertIsArray($flora);
             self::assertGreaterThan(10, $flora['dangerous']);
@@ -29,19 +32,39 @@ final class FloraApiTest extends ApiTestCase
         self::assertSame('eastern-north-america', self::at($session, 'user.flora'));
         self::assertSame('imperial', self::at($session, 'user.units'));
         self::assertSame('eastern-north-america', self::at($this->call('GET', '/api/flora'), 'name'));
-        self::assertSame('Diospyros virginiana', self::at($this->call('GET', '/api/flora/taxa/diospyros-virginiana'), 'name'));
+        self::assertSame(
+            'Diospyros virginiana',
+            self::at($this->call('GET', '/api/flora/taxa/diospyros-virginiana'), 'name'),
+        );
         // units alone leave the flora as it was
-        self::assertSame('eastern-north-america', self::at($this->call('PUT', '/api/preferences', ['units' => 'metric']), 'user.flora'));
+        self::assertSame(
+            'eastern-north-america',
+            self::at($this->call('PUT', '/api/preferences', ['units' => 'metric']), 'user.flora'),
+        );
         $this->signIn('ida');
-        self::assertSame('central-european-hills', self::at($this->call('GET', '/api/flora'), 'name'), 'it is nobody else’s choice');
+        self::assertSame(
+            'central-european-hills',
+            self::at($this->call('GET', '/api/flora'), 'name'),
+            'it is nobody else’s choice',
+        );
     }
 
     public function testAnyFloraCanBeReadByItsName(): void
     {
         $this->signIn('ida');
-        self::assertSame('Schinus molle', self::at($this->call('GET', '/api/flora/taxa/schinus-molle?flora=south-western-north-america'), 'name'));
-        self::assertProblem(404, 'No taxon "schinus-molle" in this flora', $this->call('GET', '/api/flora/taxa/schinus-molle'));
-        self::assertCount(34, (array) self::at($this->call('GET', '/api/flora?flora=south-western-north-america'), 'taxa'));
+        self::assertSame(
+            'Schinus molle',
+            self::at($this->call('GET', '/api/flora/taxa/schinus-molle?flora=south-western-north-america'), 'name'),
+        );
+        self::assertProblem(
+            404,
+            'No taxon "schinus-molle" in this flora',
+            $this->call('GET', '/api/flora/taxa/schinus-molle'),
+        );
+        self::assertCount(
+            34,
+            (array) self::at($this->call('GET', '/api/flora?flora=south-western-north-america'), 'taxa'),
+        );
     }
 
     /** @return iterable<string, array{string}> */
@@ -57,7 +80,11 @@ final class FloraApiTest extends ApiTestCase
     {
         $this->signIn('ida');
         self::assertProblem(404, 'There is no flora', $this->call('GET', '/api/flora?flora='.$name));
-        self::assertProblem(404, 'There is no flora', $this->call('GET', '/api/flora/taxa/taxus-baccata?flora='.$name));
+        self::assertProblem(
+            404,
+            'There is no flora',
+            $this->call('GET', '/api/flora/taxa/taxus-baccata?flora='.$name),
+        );
         $kept = $this->call('PUT', '/api/preferences', ['units' => 'imperial', 'flora' => urldecode($name)]);
         self::assertProblem(422, 'flora: There is no flora', $kept);
         self::assertSame('metric', self::at($this->call('GET', '/api/session'), 'user.units'), 'nothing half kept');
@@ -69,15 +96,25 @@ final class FloraApiTest extends ApiTestCase
         $this->call('PUT', '/api/preferences', ['units' => 'metric', 'flora' => 'eastern-north-america']);
         $address = $this->begin('M-02', ['claimTaxon' => 'castanea-dentata', 'claimPart' => 'nut']);
         $this->call('PUT', '/api/preferences', ['units' => 'metric', 'flora' => 'central-european-hills']);
-        $answer = $this->score($address, ['leaf.margin' => ['bristle-teeth', 3], 'leaf.arrangement' => ['alternate', 2]]);
+        $answer = $this->score($address, [
+            'leaf.margin' => ['bristle-teeth', 3],
+            'leaf.arrangement' => ['alternate', 2],
+        ]);
         self::assertSame('eastern-north-america', self::at($answer, 'flora'));
-        self::assertSame('castanea-dentata', self::at($answer, 'claimTaxon'));
+        self::assertSame('castanea-dentata', self::at($answer, 'claim.taxon'));
         $names = array_column((array) self::at($answer, 'assessment.ranking'), 'taxon');
         self::assertContains('castanea-dentata', $names);
         self::assertNotContains('castanea-sativa', $names);
-        self::assertProblem(422, 'No taxon "castanea-dentata"', $this->call('POST', '/api/examinations', [
-            'specimenId' => $this->tree('M-02'), 'date' => '2027-06-14', 'claimTaxon' => 'castanea-dentata', 'claimPart' => 'nut',
-        ]));
+        self::assertProblem(
+            422,
+            'No taxon "castanea-dentata"',
+            $this->call('POST', '/api/examinations', [
+                'specimenId' => $this->tree('M-02'),
+                'date' => '2027-06-14',
+                'claimTaxon' => 'castanea-dentata',
+                'claimPart' => 'nut',
+            ]),
+        );
     }
 
     public function testASecondLookIsTakenWithTheFloraOfTheFirst(): void
@@ -91,7 +128,7 @@ final class FloraApiTest extends ApiTestCase
         $this->signIn('jonas');
         $second = $this->call('GET', $this->begin('M-02', ['secondOf' => basename($address)]));
         self::assertSame('eastern-north-america', self::at($second, 'flora'));
-        self::assertNull(self::at($second, 'claimTaxon'), 'the hope stays covered');
+        self::assertNull(self::at($second, 'claim'), 'the hope stays covered');
     }
 
     public function testTheSpeciesPageSaysWhatMayStandBesideAndWhenATreeIsExamined(): void
@@ -99,7 +136,10 @@ final class FloraApiTest extends ApiTestCase
         $this->signIn('ida');
         $sap = self::at($this->call('GET', '/api/flora/taxa/acer-saccharum?flora=eastern-north-america'), 'parts.0');
         self::assertIsArray($sap);
-        self::assertSame(['sap', '10 February to 5 April', '1 July to 10 October'], [$sap['id'], $sap['window'], $sap['identified']]);
+        self::assertSame(
+            ['sap', '10 February to 5 April', '1 July to 10 October'],
+            [$sap['id'], $sap['window'], $sap['identified']],
+        );
         $larch = $this->call('GET', '/api/flora/taxa/larix-decidua');
         foreach ((array) self::at($larch, 'parts.0.required') as $feature) {
             self::assertIsArray($feature);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests\Api;
 
 use App\Account\PeopleProvider;
+use App\Account\Role;
 use App\Account\SessionExpiryListener;
 use App\Account\User;
 use App\Account\UserRepository;
@@ -22,7 +23,6 @@ use Doctrine\DBAL\Platforms\SQLitePlatform;
 use Doctrine\Migrations\DependencyFactory;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Tools\SchemaValidator;
-use Hylognosis\Examination\ExaminerRole;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Psr\Cache\CacheItemPoolInterface;
 use Psr\Log\NullLogger;
@@ -45,11 +45,11 @@ final class HardeningTest extends ApiTestCase
     public function testTheDemoDoesNotTouchSomebodysOwnSchool(): void
     {
         $entities = self::getContainer()->get(EntityManagerInterface::class);
-        $entities->persist(new User('her.own@school.example', 'Her Own', ExaminerRole::Instructor));
+        $entities->persist(new User('her.own@school.example', 'Her Own', Role::Instructor));
         $entities->flush();
         $run = new CommandTester((new Application(self::bootedKernel()))->find('hylognosis:demo'));
         self::assertSame(Command::INVALID, $run->execute(['--fresh' => true]));
-        self::assertSame(6, $entities->getRepository(User::class)->count());
+        self::assertSame(7, $entities->getRepository(User::class)->count());
     }
 
     /** @return iterable<string, array{string}> */
@@ -64,7 +64,12 @@ final class HardeningTest extends ApiTestCase
     public function testAForeignPageWritesNothingHoweverTheAddressIsSpelled(string $path): void
     {
         $this->signIn('marta');
-        $this->client->request('PUT', $path, server: ['CONTENT_TYPE' => 'application/json', 'HTTP_SEC_FETCH_SITE' => 'cross-site'], content: '{"units":"imperial"}');
+        $this->client->request(
+            'PUT',
+            $path,
+            server: ['CONTENT_TYPE' => 'application/json', 'HTTP_SEC_FETCH_SITE' => 'cross-site'],
+            content: '{"units":"imperial"}',
+        );
         self::assertResponseStatusCodeSame(403);
         self::assertResponseHeaderSame('Content-Type', 'application/problem+json');
         self::assertSame('metric', self::at($this->call('GET', '/api/session'), 'user.units'));
@@ -75,9 +80,21 @@ final class HardeningTest extends ApiTestCase
         $this->signIn('marta');
         $address = $this->begin('M-01');
         $long = str_repeat('a', 100_000);
-        self::assertProblem(422, 'character', $this->call('POST', $address.'/scores', ['character' => $long, 'states' => ['x']]));
-        self::assertProblem(422, 'states', $this->call('POST', $address.'/scores', ['character' => 'leaf.kind', 'states' => [$long]]));
-        self::assertProblem(422, 'claimTaxon', $this->call('PATCH', $address, ['claimTaxon' => $long, 'claimPart' => 'fruit']));
+        self::assertProblem(
+            422,
+            'character',
+            $this->call('POST', $address.'/scores', ['character' => $long, 'states' => ['x']]),
+        );
+        self::assertProblem(
+            422,
+            'states',
+            $this->call('POST', $address.'/scores', ['character' => 'leaf.kind', 'states' => [$long]]),
+        );
+        self::assertProblem(
+            422,
+            'claimTaxon',
+            $this->call('PATCH', $address, ['claimTaxon' => $long, 'claimPart' => 'fruit']),
+        );
     }
 
     public function testAnExaminationTakesSoManyScores(): void
@@ -90,10 +107,17 @@ final class HardeningTest extends ApiTestCase
         for ($i = 0; $i < 249; ++$i) {
             $row = $database->fetchAssociative('SELECT * FROM score WHERE examination_id = ? LIMIT 1', [$id]);
             self::assertIsArray($row);
-            $database->insert('score', ['id' => \sprintf('01900000-0000-7000-8000-%012d', $i)] + $row, ['one_of' => 'boolean', 'further' => 'boolean']);
+            $database->insert('score', ['id' => \sprintf('01900000-0000-7000-8000-%012d', $i)] + $row, [
+                'one_of' => 'boolean',
+                'further' => 'boolean',
+            ]);
         }
         self::getContainer()->get(EntityManagerInterface::class)->clear();
-        self::assertProblem(409, 'So many scores', $this->call('POST', $address.'/scores', ['character' => 'leaf.margin', 'states' => ['smooth']]));
+        self::assertProblem(
+            409,
+            'So many scores',
+            $this->call('POST', $address.'/scores', ['character' => 'leaf.margin', 'states' => ['smooth']]),
+        );
     }
 
     public function testAStrangerLeavesNoSession(): void
@@ -105,13 +129,21 @@ final class HardeningTest extends ApiTestCase
 
     public function testASignInThatIsNoJsonIsNoSignIn(): void
     {
-        $this->client->request('POST', '/api/login', ['email' => 'marta@orlebach.example', 'password' => 'x'], server: ['HTTP_ORIGIN' => 'http://localhost', 'HTTP_X_CSRF_TOKEN' => 'csrf-token']);
+        $this->client->request(
+            'POST',
+            '/api/login',
+            ['email' => 'marta@orlebach.example', 'password' => 'x'],
+            server: ['HTTP_ORIGIN' => 'http://localhost', 'HTTP_X_CSRF_TOKEN' => 'csrf-token'],
+        );
         self::assertResponseStatusCodeSame(415);
     }
 
     public function testTwoSpellingsAreNoTwoPeople(): void
     {
-        $this->call('POST', '/api/login', ['email' => ' MARTA@Orlebach.example', 'password' => \App\Demo\DemoSchool::PASSWORD]);
+        $this->call('POST', '/api/login', [
+            'email' => ' MARTA@Orlebach.example',
+            'password' => \App\Demo\DemoSchool::PASSWORD,
+        ]);
         self::assertResponseStatusCodeSame(200);
         self::assertSame(User::normalised("jose\u{301}@x.example"), User::normalised("JOS\u{c9}@x.example"));
     }
@@ -127,7 +159,17 @@ final class HardeningTest extends ApiTestCase
     public function testGuessesAtOneAccountAreCountedFromWhereverTheyCome(): void
     {
         $guess = fn (int $from): string => (function () use ($from): string {
-            $this->client->request('POST', '/api/login', server: ['REMOTE_ADDR' => '10.0.0.'.$from, 'CONTENT_TYPE' => 'application/json', 'HTTP_ORIGIN' => 'http://localhost', 'HTTP_X_CSRF_TOKEN' => 'csrf-token'], content: '{"email":"ida@orlebach.example","password":"no"}');
+            $this->client->request(
+                'POST',
+                '/api/login',
+                server: [
+                    'REMOTE_ADDR' => '10.0.0.'.$from,
+                    'CONTENT_TYPE' => 'application/json',
+                    'HTTP_ORIGIN' => 'http://localhost',
+                    'HTTP_X_CSRF_TOKEN' => 'csrf-token',
+                ],
+                content: '{"email":"ida@orlebach.example","password":"no"}',
+            );
 
             return (string) $this->client->getResponse()->getContent();
         })();
@@ -135,11 +177,15 @@ final class HardeningTest extends ApiTestCase
             self::assertStringContainsString('Invalid credentials', $guess($i));
         }
         self::assertStringContainsString('Too many failed login attempts', $guess(9));
-        self::assertStringContainsString('Invalid credentials', (function (): string {
-            $this->call('POST', '/api/login', ['email' => 'tobias@orlebach.example', 'password' => 'no']);
+        self::assertStringContainsString(
+            'Invalid credentials',
+            (function (): string {
+                $this->call('POST', '/api/login', ['email' => 'tobias@orlebach.example', 'password' => 'no']);
 
-            return (string) $this->client->getResponse()->getContent();
-        })(), 'the others behind the same address still sign in');
+                return (string) $this->client->getResponse()->getContent();
+            })(),
+            'the others behind the same address still sign in',
+        );
     }
 
     public function testSomebodyUnknownTakesAsLongAsSomebodyKnown(): void
@@ -149,7 +195,9 @@ final class HardeningTest extends ApiTestCase
         $hashers = self::createStub(PasswordHasherFactoryInterface::class);
         $hashers->method('getPasswordHasher')->willReturn($hasher);
         $this->expectException(UserNotFoundException::class);
-        (new PeopleProvider(self::getContainer()->get(UserRepository::class), $hashers))->loadUserByIdentifier('nobody@orlebach.example');
+        (new PeopleProvider(self::getContainer()->get(UserRepository::class), $hashers))->loadUserByIdentifier(
+            'nobody@orlebach.example',
+        );
     }
 
     public function testASessionEnds(): void
@@ -187,37 +235,56 @@ final class HardeningTest extends ApiTestCase
         $this->signIn('marta');
         foreach (['/api/today', '/api/specimens', '/api/session'] as $path) {
             $this->call('GET', $path);
-            self::assertStringContainsString('no-store', (string) $this->client->getResponse()->headers->get('Cache-Control'), $path);
+            self::assertStringContainsString(
+                'no-store',
+                (string) $this->client->getResponse()->headers->get('Cache-Control'),
+                $path,
+            );
             self::assertFalse($this->client->getResponse()->headers->has('Strict-Transport-Security'));
         }
         $this->client->request('GET', 'https://localhost/api/session');
-        self::assertStringContainsString('max-age=', (string) $this->client->getResponse()->headers->get('Strict-Transport-Security'));
+        self::assertStringContainsString(
+            'max-age=',
+            (string) $this->client->getResponse()->headers->get('Strict-Transport-Security'),
+        );
     }
 
     public function testACommitOutlivesAPowerCut(): void
     {
         $database = self::getContainer()->get(Connection::class);
         $database->getDatabasePlatform() instanceof SQLitePlatform
-            ? self::assertEquals(2, $database->fetchOne('PRAGMA synchronous'), 'FULL, set by '.SqliteMiddleware::class)
+            ? self::assertEquals(
+                2,
+                $database->fetchOne('PRAGMA synchronous'),
+                'FULL, set by '.SqliteMiddleware::class,
+            )
             : self::assertSame('on', $database->fetchOne('SHOW synchronous_commit'));
     }
 
     public function testTheDatabaseIsWhatTheMappingSays(): void
     {
-        self::assertSame([], array_diff((new SchemaValidator(self::getContainer()->get(EntityManagerInterface::class)))->getUpdateSchemaList(), ['DROP TABLE doctrine_migration_versions']));
+        self::assertSame(
+            [],
+            array_diff(
+                (new SchemaValidator(self::getContainer()->get(EntityManagerInterface::class)))->getUpdateSchemaList(),
+                ['DROP TABLE doctrine_migration_versions'],
+            ),
+        );
     }
 
     /** On a database that lets several write at once, the one who comes second is told so. */
     public function testTheSameStoredTwiceInOneMomentIsToldAndNotBroken(): void
     {
         $this->expectException(StoredMeanwhile::class);
-        self::getContainer()->get(Transaction::class)->run(static function (EntityManagerInterface $entities): void {
-            $site = $entities->getRepository(Site::class)->findOneBy([]);
-            self::assertNotNull($site);
-            foreach ([1, 2] as $_) {
-                $entities->persist(new Specimen('Z-99', $site, '', new \DateTimeImmutable('2027-06-14')));
-            }
-        });
+        self::getContainer()
+            ->get(Transaction::class)
+            ->run(static function (EntityManagerInterface $entities): void {
+                $site = $entities->getRepository(Site::class)->findOneBy([]);
+                self::assertNotNull($site);
+                foreach ([1, 2] as $_) {
+                    $entities->persist(new Specimen('Z-99', $site, '', new \DateTimeImmutable('2027-06-14')));
+                }
+            });
     }
 
     public function testHealthSaysWhatIsWrong(): void
@@ -225,7 +292,15 @@ final class HardeningTest extends ApiTestCase
         self::assertSame([], self::getContainer()->get(Health::class)->troubles());
         $migrations = self::getContainer()->get('doctrine.migrations.dependency_factory');
         self::assertInstanceOf(DependencyFactory::class, $migrations);
-        $full = new Health(self::getContainer()->get(Connection::class), $migrations, self::getContainer()->get(DatabaseSize::class), self::getContainer()->get(FloraLibrary::class), new NullLogger(), __DIR__, \PHP_INT_MAX);
+        $full = new Health(
+            self::getContainer()->get(Connection::class),
+            $migrations,
+            self::getContainer()->get(DatabaseSize::class),
+            self::getContainer()->get(FloraLibrary::class),
+            new NullLogger(),
+            __DIR__,
+            \PHP_INT_MAX,
+        );
         self::assertStringContainsString('nearly full', implode(' ', $full->troubles()));
         self::getContainer()->get(Connection::class)->executeStatement('DELETE FROM doctrine_migration_versions');
         self::assertProblem(503, 'not of this version', $this->call('GET', '/api/health'));
@@ -238,10 +313,17 @@ final class HardeningTest extends ApiTestCase
 
     public function testNginxSendsWithFilesWhatTheApplicationSendsWithAnswers(): void
     {
-        preg_match_all('/^add_header (\S+) "(.*)" always;$/m', (string) file_get_contents(\dirname(__DIR__, 2).'/deploy/headers.conf'), $lines);
+        preg_match_all(
+            '/^add_header (\S+) "(.*)" always;$/m',
+            (string) file_get_contents(\dirname(__DIR__, 2).'/deploy/headers.conf'),
+            $lines,
+        );
         $this->client->request('GET', 'https://localhost/api/session');
         $sent = array_map(fn (string $name): ?string => $this->client->getResponse()->headers->get($name), $lines[1]);
         self::assertSame($lines[2], $sent);
-        self::assertEqualsCanonicalizing([...array_keys(SecurityHeadersListener::HEADERS), 'Strict-Transport-Security'], $lines[1]);
+        self::assertEqualsCanonicalizing(
+            [...array_keys(SecurityHeadersListener::HEADERS), 'Strict-Transport-Security'],
+            $lines[1],
+        );
     }
 }

@@ -21,7 +21,11 @@ final class TodayApiTest extends ApiTestCase
         $october = $this->parts('2027-10-03');
         self::assertContains('castanea-sativa/nut', array_keys($october));
         self::assertNotContains('sambucus-nigra/flower', array_keys($october));
-        self::assertContains('alnus-glutinosa/wood-winter', array_keys($this->parts('2028-01-20')), 'a winter list has its own window');
+        self::assertContains(
+            'alnus-glutinosa/wood-winter',
+            array_keys($this->parts('2028-01-20')),
+            'a winter list has its own window',
+        );
     }
 
     public function testTheWindowsAreThoseOfTheFloraOneWorksWith(): void
@@ -36,7 +40,11 @@ final class TodayApiTest extends ApiTestCase
     public function testWhatIsUnderWayIsOnesOwnAndWhatWantsASecondLookIsTheOthers(): void
     {
         $this->signIn('marta');
-        $address = $this->begin('L-01', ['date' => '2027-06-11', 'claimTaxon' => 'abies-alba', 'claimPart' => 'young-shoot']);
+        $address = $this->begin('L-01', [
+            'date' => '2027-06-11',
+            'claimTaxon' => 'abies-alba',
+            'claimPart' => 'young-shoot',
+        ]);
         self::assertContains(basename($address), $this->ids('open'));
         $this->score($address, Starter::FIR_AS_SHIPPED);
         $this->call('PATCH', $address, ['conditions' => ['soft-and-light' => true, 'sprayed' => false]]);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests\Architecture;
 
+use App\Tests\Support\Dossiers;
+use App\Tests\Support\Starter;
 use PHPat\Selector\Selector;
 use PHPat\Test\Attributes\TestRule;
 use PHPat\Test\Builder\Rule;
@@ -12,10 +14,14 @@ use PHPat\Test\PHPat;
 /** Borders between the rooms, checked by the static analysis. */
 final class BordersTest
 {
-    /** The rooms of the core, each with those it may use; every one comes after those, so that none can use one another in a circle. */
+    /**
+     * The rooms of the core, each with those it may use; every one comes after those, so that none can use one another
+     * in a circle.
+     */
     private const ROOMS = [
         'Document' => [],
         'Measure' => [],
+        'Position' => ['Measure'],
         'Flora' => ['Document', 'Measure'],
         'Reason' => [],
         'Season' => ['Flora', 'Measure'],
@@ -23,26 +29,85 @@ final class BordersTest
         'Identification' => ['Examination', 'Flora', 'Measure', 'Reason', 'Season'],
         'Clearance' => ['Examination', 'Flora', 'Identification', 'Measure', 'Reason', 'Season'],
         'Wording' => ['Clearance', 'Examination', 'Flora', 'Identification', 'Measure', 'Reason', 'Season'],
-        'Assessment' => ['Clearance', 'Document', 'Examination', 'Flora', 'Identification', 'Measure', 'Reason', 'Season'],
+        'Assessment' => [
+            'Clearance',
+            'Document',
+            'Examination',
+            'Flora',
+            'Identification',
+            'Measure',
+            'Reason',
+            'Season',
+        ],
         'Rehearsal' => ['Clearance', 'Examination', 'Flora', 'Identification', 'Measure', 'Reason', 'Season'],
     ];
 
-    /** The rooms of the application, each with those whose doings it may use. What a room shows or takes in (View, Input) is plain data, and open to all. */
+    /**
+     * The rooms of the application, each with those whose doings it may use. What a room shows or takes in (View,
+     * Input) is plain data, and open to all.
+     */
     private const APPLICATION = [
         'Clock' => [],
         'Storage' => [],
         'Library' => ['Storage'],
         'Web' => ['Library', 'Storage'],
-        'Account' => ['Clock', 'Library', 'Storage', 'Web'],
+        'School' => ['Library', 'Storage', 'Web'],
+        'Account' => ['Clock', 'Library', 'School', 'Storage', 'Web'],
         'Running' => ['Account', 'Clock', 'Library', 'Storage', 'Web'],
         'Trees' => ['Account', 'Clock', 'Library', 'Storage', 'Web'],
         'Examine' => ['Account', 'Clock', 'Library', 'Storage', 'Trees', 'Web'],
         'Harvest' => ['Account', 'Clock', 'Examine', 'Library', 'Storage', 'Trees', 'Web'],
-        'Season' => ['Account', 'Clock', 'Examine', 'Harvest', 'Library', 'Storage', 'Trees', 'Web'],
+        'Devices' => ['Account', 'Web'],
+        'Exchange' => ['Account', 'Clock', 'Examine', 'Harvest', 'Library', 'School', 'Storage', 'Trees', 'Web'],
+        'Map' => ['Account', 'Clock', 'Examine', 'Exchange', 'Library', 'Storage', 'Trees', 'Web'],
+        'Pictures' => ['Account', 'Clock', 'Examine', 'Harvest', 'Library', 'Storage', 'Trees', 'Web'],
+        'Season' => [
+            'Account',
+            'Clock',
+            'Examine',
+            'Harvest',
+            'Library',
+            'Pictures',
+            'School',
+            'Storage',
+            'Trees',
+            'Web',
+        ],
         'Hazards' => ['Library'],
         'Species' => ['Account', 'Clock', 'Harvest', 'Library', 'Storage', 'Web'],
-        'Demo' => ['Account', 'Clock', 'Examine', 'Harvest', 'Library', 'Running', 'Season', 'Species', 'Storage', 'Trees', 'Web'],
-        'Command' => ['Account', 'Clock', 'Demo', 'Examine', 'Harvest', 'Library', 'Running', 'Season', 'Species', 'Storage', 'Trees', 'Web'],
+        'Demo' => [
+            'Account',
+            'Clock',
+            'Examine',
+            'Harvest',
+            'Library',
+            'Pictures',
+            'Running',
+            'School',
+            'Season',
+            'Species',
+            'Storage',
+            'Trees',
+            'Web',
+        ],
+        'Command' => [
+            'Account',
+            'Clock',
+            'Demo',
+            'Devices',
+            'Examine',
+            'Harvest',
+            'Keeping',
+            'Library',
+            'Pictures',
+            'Running',
+            'School',
+            'Season',
+            'Species',
+            'Storage',
+            'Trees',
+            'Web',
+        ],
     ];
 
     #[TestRule]
@@ -73,7 +138,12 @@ final class BordersTest
             yield $room => PHPat::rule()
                 ->classes(Selector::inNamespace('Hylognosis\\'.$room))
                 ->canOnlyDependOn()
-                ->classes(...array_map(static fn (string $name) => Selector::inNamespace('Hylognosis\\'.$name), [$room, ...$uses]))
+                ->classes(
+                    ...array_map(static fn (string $name) => Selector::inNamespace('Hylognosis\\'.$name), [
+                        $room,
+                        ...$uses,
+                    ]),
+                )
                 ->because('a room that uses its user cannot be read, or tested, alone');
         }
     }
@@ -88,9 +158,27 @@ final class BordersTest
                     ->classes(Selector::inNamespace('App\\'.$room))
                     ->shouldNotDependOn()
                     ->classes(Selector::inNamespace('App\\'.$closed))
-                    ->excluding(Selector::inNamespace('App\\'.$closed.'\\View'), Selector::inNamespace('App\\'.$closed.'\\Input'))
+                    ->excluding(
+                        Selector::inNamespace('App\\'.$closed.'\\View'),
+                        Selector::inNamespace('App\\'.$closed.'\\Input'),
+                    )
                     ->because('a capability that uses its user cannot be changed alone');
             }
         }
+    }
+
+    #[TestRule]
+    public function theCoreIsTestedWithoutTheApplication(): Rule
+    {
+        return PHPat::rule()
+            ->classes(
+                Selector::inNamespace('App\\Tests\\Core'),
+                Selector::classname(Starter::class),
+                Selector::classname(Dossiers::class),
+            )
+            ->shouldNotDependOn()
+            ->classes(Selector::inNamespace('App'))
+            ->excluding(Selector::inNamespace('App\\Tests\\Core'), Selector::inNamespace('App\\Tests\\Support'))
+            ->because('the rules are read and tested on their own');
     }
 }

@@ -11,26 +11,47 @@ use Facebook\WebDriver\WebDriverKeys;
 final class ExamineTest extends BrowserTestCase
 {
     private const ELDER = [
-        'twig' => ['leaf.arrangement' => ['opposite', 2], 'twig.woodiness' => ['woody', 1], 'twig.pith' => ['wide', 1], 'twig.pith-colour' => ['white', 1]],
-        'leaf' => ['leaf.kind' => ['pinnate', 1], 'leaf.leaflet-count' => '5 7', 'leaf.stipules' => ['none', 2], 'leaf.margin' => ['saw-teeth', 2]],
+        'twig' => [
+            'leaf.arrangement' => ['opposite', 2],
+            'twig.woodiness' => ['woody', 1],
+            'twig.pith' => ['wide', 1],
+            'twig.pith-colour' => ['white', 1],
+        ],
+        'leaf' => [
+            'leaf.kind' => ['pinnate', 1],
+            'leaf.leaflet-count' => '5 7',
+            'leaf.stipules' => ['none', 2],
+            'leaf.margin' => ['saw-teeth', 2],
+        ],
         'scent' => ['scent.crushed' => ['rank', 2]],
         'flower' => ['flower.head' => ['flat', 2], 'flower.anthers' => ['yellow', 2]],
     ];
-    private const STATION = ['twig' => 'Branch', 'leaf' => 'Leaves', 'flower' => 'Flowers', 'scent' => 'Smell', 'bud' => 'Buds'];
+    private const STATION = [
+        'twig' => 'Branch',
+        'leaf' => 'Leaves',
+        'flower' => 'Flowers',
+        'scent' => 'Smell',
+        'bud' => 'Buds',
+    ];
 
     public function testAnElderInJuneOpensTheGateWithTheLastRequiredFeatureAndItsFlowersAreLogged(): void
     {
         $this->signIn('Marta Ellinger');
         $this->begin('M-01', 'black elder, flowers');
         $this->press('Nine points');
-        $this->click(WebDriverBy::xpath('//fieldset[contains(., "flowers of the head open")]//button[normalize-space(.)="Yes"]'));
+        $this->click(
+            WebDriverBy::xpath('//fieldset[contains(., "flowers of the head open")]//button[normalize-space(.)="Yes"]'),
+        );
         $this->press('Close');
         $last = ['flower.head' => ['flat', 2]];
         foreach (self::ELDER as $organ => $scores) {
             $this->scoreAll($organ, array_diff_key($scores, $last));
         }
         $this->seeGate('withheld');
-        self::assertStringContainsString('8 of 9 required features', $this->see(WebDriverBy::cssSelector('section [data-gate]'))->getText());
+        self::assertStringContainsString(
+            '8 of 9 required features',
+            $this->see(WebDriverBy::cssSelector('section [data-gate]'))->getText(),
+        );
         $this->scoreAll('flower', $last);
         $this->seeGate('cleared');
 
@@ -51,7 +72,11 @@ final class ExamineTest extends BrowserTestCase
     {
         $this->signIn('Jonas Brandauer');
         $this->begin('L-03', 'silver fir, young shoots');
-        $this->scoreAll('leaf', ['leaf.kind' => ['needle', 2], 'leaf.bands' => ['pale-green', 4], 'leaf.needle-tip' => ['soft-point', 3]]);
+        $this->scoreAll('leaf', [
+            'leaf.kind' => ['needle', 2],
+            'leaf.bands' => ['pale-green', 4],
+            'leaf.needle-tip' => ['soft-point', 3],
+        ]);
         $this->scoreAll('twig', ['twig.needle-scar' => ['running-down', 3]]);
         $this->seeGate('barred');
         $gate = $this->see(WebDriverBy::cssSelector('section [data-gate="barred"]'))->getText();
@@ -67,14 +92,22 @@ final class ExamineTest extends BrowserTestCase
         $this->browser->navigate()->refresh();
         $this->waitForText(WebDriverBy::cssSelector('section [data-gate]'), '1 of 9 required features');
         $this->station('leaf');
-        self::assertStringContainsString('feathered', $this->see(WebDriverBy::cssSelector('[data-character="leaf.kind"]'))->getText());
+        self::assertStringContainsString(
+            'feathered',
+            $this->see(WebDriverBy::cssSelector('[data-character="leaf.kind"]'))->getText(),
+        );
         foreach (self::ELDER as $organ => $scores) {
             $this->scoreAll($organ, array_diff_key($scores, ['leaf.kind' => 1]));
         }
         $this->press('Nine points');
-        $this->click(WebDriverBy::xpath('//fieldset[contains(., "flowers of the head open")]//button[normalize-space(.)="Yes"]'));
+        $this->click(
+            WebDriverBy::xpath('//fieldset[contains(., "flowers of the head open")]//button[normalize-space(.)="Yes"]'),
+        );
         $this->waitForText(WebDriverBy::cssSelector('[data-point="people"]'), 'A learner’s examination never clears.');
-        self::assertSame('met', $this->see(WebDriverBy::cssSelector('[data-point="required-features"]'))->getAttribute('data-status'));
+        self::assertSame(
+            'met',
+            $this->see(WebDriverBy::cssSelector('[data-point="required-features"]'))->getAttribute('data-status'),
+        );
         $this->press('Close');
         $this->seeGate('withheld');
         $this->press('Sign');
@@ -90,7 +123,8 @@ final class ExamineTest extends BrowserTestCase
         $body = $this->see(WebDriverBy::cssSelector('body'));
         $body->sendKeys('1+');
         $body->sendKeys(WebDriverKeys::ENTER);
-        $this->waitForText(WebDriverBy::cssSelector('[role="status"].fixed'), 'Recorded'); // the word alone stands on the tile before
+        // the word alone stands on the tile before
+        $this->waitForText(WebDriverBy::cssSelector('[role="status"].fixed'), 'Recorded');
         $body->sendKeys('j');
         $body->sendKeys('k');
         $body->sendKeys('1');
@@ -128,14 +162,26 @@ final class ExamineTest extends BrowserTestCase
         }
         $this->press('Nine points');
         $this->waitForText(WebDriverBy::cssSelector('[data-point="no-contradiction"]'), 'needle tip');
-        self::assertNotSame('met', $this->see(WebDriverBy::cssSelector('[data-point="no-contradiction"]'))->getAttribute('data-status'));
+        self::assertNotSame(
+            'met',
+            $this->see(WebDriverBy::cssSelector('[data-point="no-contradiction"]'))->getAttribute('data-status'),
+        );
         $this->press('Close');
         sleep(16); // a further look is another act: sooner it would be the same one
         $this->scoreAll('leaf', ['leaf.needle-tip' => ['notched', 2]]);
         $this->open('leaf.needle-tip');
-        self::assertCount(3, $this->browser->findElements(WebDriverBy::xpath('//*[@data-character="leaf.needle-tip"]//li[contains(., "Recorded:")]')), 'nothing is overwritten');
+        self::assertCount(
+            3,
+            $this->browser->findElements(
+                WebDriverBy::xpath('//*[@data-character="leaf.needle-tip"]//li[contains(., "Recorded:")]'),
+            ),
+            'nothing is overwritten',
+        );
         $this->press('Nine points');
-        self::assertSame('met', $this->see(WebDriverBy::cssSelector('[data-point="no-contradiction"]'))->getAttribute('data-status'));
+        self::assertSame(
+            'met',
+            $this->see(WebDriverBy::cssSelector('[data-point="no-contradiction"]'))->getAttribute('data-status'),
+        );
     }
 
     public function testAnswersAsPeopleGiveThem(): void
@@ -153,10 +199,14 @@ final class ExamineTest extends BrowserTestCase
         $this->click(WebDriverBy::cssSelector('[data-character="leaf.outline"] [data-either]'));
         $this->record('leaf.outline', ' or ');
         $this->open('leaf.bundle');
-        $this->click(WebDriverBy::xpath('//*[@data-character="leaf.bundle"]//button[normalize-space(.)="Makes no sense here"]'));
+        $this->click(
+            WebDriverBy::xpath('//*[@data-character="leaf.bundle"]//button[normalize-space(.)="Makes no sense here"]'),
+        );
         $this->waitForText(WebDriverBy::cssSelector('[data-character="leaf.bundle"]'), 'makes no sense here');
         $this->open('leaf.under');
-        $this->click(WebDriverBy::xpath('//*[@data-character="leaf.under"]//button[normalize-space(.)="Cannot be seen now"]'));
+        $this->click(
+            WebDriverBy::xpath('//*[@data-character="leaf.under"]//button[normalize-space(.)="Cannot be seen now"]'),
+        );
         $this->waitForText(WebDriverBy::cssSelector('[data-character="leaf.under"]'), 'cannot be seen now');
         self::assertSame([], $this->consoleErrors());
     }
@@ -166,22 +216,32 @@ final class ExamineTest extends BrowserTestCase
         $this->resize(390, 844);
         $this->signIn('Marta Ellinger');
         $this->begin('M-01', 'black elder, flowers');
-        self::assertSame(390, $this->browser->executeScript('return Math.max(innerWidth, document.documentElement.scrollWidth)'), 'Nothing sticks out.');
+        self::assertSame(
+            390,
+            $this->browser->executeScript('return Math.max(innerWidth, document.documentElement.scrollWidth)'),
+            'Nothing sticks out.',
+        );
         $this->scoreAll('leaf', ['leaf.kind' => ['pinnate', 1]]);
         $this->waitForText(WebDriverBy::cssSelector('[data-gate="withheld"]'), '1 of 9 required features');
         $this->press('Dangers');
         $this->waitForText(WebDriverBy::cssSelector('[data-danger="sambucus-ebulus"]'), 'woody or herb');
         self::assertSame([], $this->axe());
         $this->press('Gate');
-        $this->click(WebDriverBy::xpath('//fieldset[contains(., "flowers of the head open")]//button[normalize-space(.)="Yes"]'));
+        $this->click(
+            WebDriverBy::xpath('//fieldset[contains(., "flowers of the head open")]//button[normalize-space(.)="Yes"]'),
+        );
         $this->waitForText(WebDriverBy::cssSelector('[data-point="part-and-condition"]'), 'its condition is confirmed');
-        $small = $this->browser->executeScript('return [...document.querySelectorAll("button, a[href]")].filter(e => e.checkVisibility() && e.getBoundingClientRect().height > 1 && e.getBoundingClientRect().height < 43.5).map(e => e.outerHTML.slice(0, 120))');
+        $small = $this->browser->executeScript(
+            'return [...document.querySelectorAll("button, a[href]")].filter(e => e.checkVisibility() && e.getBoundingClientRect().height > 1 && e.getBoundingClientRect().height < 43.5).map(e => e.outerHTML.slice(0, 120))',
+        );
         self::assertSame([], $small, 'Targets are 44 px high.');
     }
 
     private function record(string $character, string $words): void
     {
-        $this->click(WebDriverBy::xpath('//*[@data-character="'.$character.'"]//button[normalize-space(.)="Record"]'));
+        $this->click(
+            WebDriverBy::xpath('//*[@data-character="'.$character.'"]//button[normalize-space(.)="Record"]'),
+        );
         $this->waitForText(WebDriverBy::cssSelector('[data-character="'.$character.'"]'), $words);
     }
 
@@ -205,7 +265,9 @@ final class ExamineTest extends BrowserTestCase
 
     private function station(string $organ): void
     {
-        $this->click(WebDriverBy::xpath('//nav[@aria-label="Stations"]//button[contains(., "'.self::STATION[$organ].'")]'));
+        $this->click(
+            WebDriverBy::xpath('//nav[@aria-label="Stations"]//button[contains(., "'.self::STATION[$organ].'")]'),
+        );
     }
 
     /** @param array<string, array{string, int}|string> $scores */
@@ -223,8 +285,18 @@ final class ExamineTest extends BrowserTestCase
                     $this->click(WebDriverBy::cssSelector($question.' [aria-label="one more"]'));
                 }
             }
-            $this->click(WebDriverBy::xpath('//*[@data-character="'.$character.'"]//button[normalize-space(.)="Record"]'));
-            $this->browser->wait(10, 40)->until(fn (): bool => \is_array($this->browser->executeScript('return (document.querySelector("[role=status].fixed")?.textContent ?? "").startsWith("Recorded") ? [1] : null')));
+            $this->click(
+                WebDriverBy::xpath('//*[@data-character="'.$character.'"]//button[normalize-space(.)="Record"]'),
+            );
+            $this->browser
+                ->wait(10, 40)
+                ->until(
+                    fn (): bool => \is_array(
+                        $this->browser->executeScript(
+                            'return (document.querySelector("[role=status].fixed")?.textContent ?? "").startsWith("Recorded") ? [1] : null',
+                        ),
+                    ),
+                );
             $this->click(WebDriverBy::cssSelector('[aria-label="Dismiss"]'));
             $this->station($organ);
         }

@@ -13,8 +13,8 @@ use Symfony\Contracts\HttpClient\Exception\TransportExceptionInterface;
 use Symfony\Contracts\HttpClient\ResponseInterface;
 
 /**
- * The server dies without warning while four people write, again and again (HYLO_KILLS times): what was acknowledged is there afterwards.
- * And what a database that cannot be used looks like from outside.
+ * The server dies without warning while four people write, again and again (HYLO_KILLS times): what was acknowledged is
+ * there afterwards. And what a database that cannot be used looks like from outside.
  */
 final class PlugPulledTest extends TestCase
 {
@@ -53,13 +53,22 @@ final class PlugPulledTest extends TestCase
         for ($kill = 0; $kill < $kills; ++$kill) {
             $this->signIn();
             $site = self::id($this->http->request('GET', '/api/sites'));
-            $examination = self::id($this->http->request('POST', '/api/examinations', ['json' => ['specimenId' => self::id($this->http->request('GET', '/api/specimens')), 'date' => '2027-06-14']]));
+            $examination = self::id(
+                $this->http->request('POST', '/api/examinations', [
+                    'json' => [
+                        'specimenId' => self::id($this->http->request('GET', '/api/specimens')),
+                        'date' => '2027-06-14',
+                    ],
+                ]),
+            );
             $until = microtime(true) + random_int(50, 600) / 1000;
             /** @var array<string, ResponseInterface> $open */
             $open = [];
             $take = static function (string $name) use (&$open, &$acknowledged): void {
                 if (200 === $open[$name]->getStatusCode()) {
-                    $acknowledged[24 === \strlen($name) ? 'SELECT tag FROM specimen' : 'SELECT id FROM score'][] = $name;
+                    $acknowledged[
+                        24 === \strlen($name) ? 'SELECT tag FROM specimen' : 'SELECT id FROM score'
+                    ][] = $name;
                 }
                 unset($open[$name]);
             };
@@ -68,9 +77,18 @@ final class PlugPulledTest extends TestCase
                     $name = Uuid::v4()->toRfc4122();
                     if (0 === random_int(0, 1)) {
                         $name = substr($name, 0, 24);
-                        $open[$name] = $this->http->request('POST', '/api/specimens', ['json' => ['tag' => $name, 'siteId' => $site]]);
+                        $open[$name] = $this->http->request('POST', '/api/specimens', [
+                            'json' => ['tag' => $name, 'siteId' => $site],
+                        ]);
                     } else {
-                        $open[$name] = $this->http->request('POST', '/api/examinations/'.$examination.'/scores', ['json' => ['id' => $name, 'character' => 'leaf.kind', 'states' => ['pinnate'], 'further' => true]]);
+                        $open[$name] = $this->http->request('POST', '/api/examinations/'.$examination.'/scores', [
+                            'json' => [
+                                'id' => $name,
+                                'character' => 'leaf.kind',
+                                'states' => ['pinnate'],
+                                'further' => true,
+                            ],
+                        ]);
                     }
                 }
                 foreach ($this->http->stream($open, 0.002) as $response => $chunk) {
@@ -109,15 +127,24 @@ final class PlugPulledTest extends TestCase
         $site = self::id($this->http->request('GET', '/api/sites'));
         $refused = $taken = [];
         for ($i = 0; $i < 400 && \count($refused) < 3; ++$i) {
-            $answer = $this->http->request('POST', '/api/specimens', ['json' => ['tag' => 'F-'.$i, 'siteId' => $site, 'whereabouts' => str_repeat('by the spring ', 20)]]);
+            $answer = $this->http->request('POST', '/api/specimens', [
+                'json' => ['tag' => 'F-'.$i, 'siteId' => $site, 'whereabouts' => str_repeat('by the spring ', 20)],
+            ]);
             if (200 === $answer->getStatusCode()) {
                 $taken[] = 'F-'.$i;
             } else {
                 $refused[] = 'F-'.$i;
                 self::assertSame('application/problem+json', $answer->getHeaders(false)['content-type'][0] ?? '');
                 self::assertSame(503, $answer->getStatusCode());
-                self::assertStringContainsString('full, of another version, or may not be written. Nothing was stored', $answer->getContent(false));
-                self::assertSame(200, $this->http->request('GET', '/api/sites')->getStatusCode(), 'what is there is still read');
+                self::assertStringContainsString(
+                    'full, of another version, or may not be written. Nothing was stored',
+                    $answer->getContent(false),
+                );
+                self::assertSame(
+                    200,
+                    $this->http->request('GET', '/api/sites')->getStatusCode(),
+                    'what is there is still read',
+                );
             }
         }
         Servers::kill();
@@ -139,10 +166,19 @@ final class PlugPulledTest extends TestCase
             $file = $this->http->request('GET', $path);
             $headers = $file->getHeaders();
             self::assertStringContainsString($kept, $headers['cache-control'][0] ?? '');
-            self::assertMatchesRegularExpression('~^(text/javascript|text/css|image/svg\+xml)~', $headers['content-type'][0] ?? '', $path);
+            self::assertMatchesRegularExpression(
+                '~^(text/javascript|text/css|image/svg\+xml)~',
+                $headers['content-type'][0] ?? '',
+                $path,
+            );
             self::assertSame('nosniff', $headers['x-content-type-options'][0] ?? '');
             self::assertArrayHasKey('content-security-policy', $headers);
-            self::assertSame(304, $this->http->request('GET', $path, ['headers' => ['If-None-Match' => $headers['etag'][0] ?? '']])->getStatusCode());
+            self::assertSame(
+                304,
+                $this->http
+                    ->request('GET', $path, ['headers' => ['If-None-Match' => $headers['etag'][0] ?? '']])
+                    ->getStatusCode(),
+            );
         }
         Servers::kill();
     }
@@ -152,8 +188,12 @@ final class PlugPulledTest extends TestCase
     {
         yield 'the file is gone' => [static fn (string $db) => unlink($db)];
         yield 'the file is empty' => [static fn (string $db) => file_put_contents($db, '')];
-        yield 'the file is something else' => [static fn (string $db) => file_put_contents($db, str_repeat('a letter to the forester ', 4000))];
-        yield 'of an earlier version' => [static fn (string $db) => (new \PDO('sqlite:'.$db))->exec('DELETE FROM doctrine_migration_versions')];
+        yield 'the file is something else' => [
+            static fn (string $db) => file_put_contents($db, str_repeat('a letter to the forester ', 4000)),
+        ];
+        yield 'of an earlier version' => [
+            static fn (string $db) => (new \PDO('sqlite:'.$db))->exec('DELETE FROM doctrine_migration_versions'),
+        ];
     }
 
     /** @param callable(string): mixed $spoil */
@@ -166,7 +206,10 @@ final class PlugPulledTest extends TestCase
         $health = $http->request('GET', '/api/health');
         self::assertSame(503, $health->getStatusCode());
         self::assertStringContainsString('database', $health->getContent(false));
-        $answer = $http->request('POST', '/api/login', ['headers' => ['Origin' => $address, 'X-CSRF-Token' => 'csrf-token'], 'json' => ['email' => 'marta@orlebach.example', 'password' => DemoSchool::PASSWORD]]);
+        $answer = $http->request('POST', '/api/login', [
+            'headers' => ['Origin' => $address, 'X-CSRF-Token' => 'csrf-token'],
+            'json' => ['email' => 'marta@orlebach.example', 'password' => DemoSchool::PASSWORD],
+        ]);
         if (200 !== $answer->getStatusCode()) {
             self::assertSame(503, $answer->getStatusCode(), 'no wrong password where nobody can be looked up');
             self::assertStringContainsString('database of the school cannot be used', $answer->getContent(false));
@@ -178,10 +221,21 @@ final class PlugPulledTest extends TestCase
     private function signIn(int $largest = 0): void
     {
         $address = Servers::serve(self::DB, $largest);
-        $http = new CurlHttpClient(['base_uri' => $address, 'headers' => ['Origin' => $address, 'X-CSRF-Token' => 'csrf-token']], 8);
-        $answer = $http->request('POST', '/api/login', ['json' => ['email' => 'marta@orlebach.example', 'password' => DemoSchool::PASSWORD]]);
+        $http = new CurlHttpClient(
+            ['base_uri' => $address, 'headers' => ['Origin' => $address, 'X-CSRF-Token' => 'csrf-token']],
+            8,
+        );
+        $answer = $http->request('POST', '/api/login', [
+            'json' => ['email' => 'marta@orlebach.example', 'password' => DemoSchool::PASSWORD],
+        ]);
         $cookie = $answer->getHeaders()['set-cookie'][0] ?? '';
-        $this->http = new CurlHttpClient(['base_uri' => $address, 'headers' => ['Origin' => $address, 'X-CSRF-Token' => 'csrf-token', 'Cookie' => strtok($cookie, ';')]], 8);
+        $this->http = new CurlHttpClient(
+            [
+                'base_uri' => $address,
+                'headers' => ['Origin' => $address, 'X-CSRF-Token' => 'csrf-token', 'Cookie' => strtok($cookie, ';')],
+            ],
+            8,
+        );
     }
 
     /** The id an answer carries, or the first in its list. */
@@ -201,6 +255,9 @@ final class PlugPulledTest extends TestCase
         $answer = $database->query($query);
         self::assertNotFalse($answer);
 
-        return array_map(static fn (mixed $value): string => \is_scalar($value) ? (string) $value : '', array_values($answer->fetchAll(\PDO::FETCH_COLUMN)));
+        return array_map(
+            static fn (mixed $value): string => \is_scalar($value) ? (string) $value : '',
+            array_values($answer->fetchAll(\PDO::FETCH_COLUMN)),
+        );
     }
 }

@@ -30,6 +30,9 @@ final class ViewsTest extends BrowserTestCase
         yield 'Species' => ['/species', 'Central European hill country'];
         yield 'A species' => ['/species/taxus-baccata', 'What harms'];
         yield 'What they never show' => ['/review/central-european-hills', 'Strike out any'];
+        yield 'Places' => ['/places', 'Enter a place'];
+        yield 'A new place' => ['/places/new', 'Rules of the place'];
+        yield 'People' => ['/people', 'Who did what'];
         yield 'How the server runs' => ['/running', 'Free where it lies'];
     }
 
@@ -39,8 +42,11 @@ final class ViewsTest extends BrowserTestCase
         $this->signIn('Marta Ellinger');
         $this->browser->get(Servers::app().$path);
         $this->waitForText(WebDriverBy::cssSelector('main'), $text);
-        foreach ($this->browser->findElements(WebDriverBy::xpath('//main//label[normalize-space(.)="Find"]/input')) as $field) {
-            $field->sendKeys('ba'); // a part of a long list is as good as the whole, and looked through in a tenth of the time
+        foreach (
+            $this->browser->findElements(WebDriverBy::xpath('//main//label[normalize-space(.)="Find"]/input')) as $field
+        ) {
+            // a part of a long list is as good as the whole, and looked through in a tenth of the time
+            $field->sendKeys('ba');
         }
         foreach (['day', 'dusk'] as $light) {
             $this->browser->executeScript('document.documentElement.dataset.theme = arguments[0]', [$light]);
@@ -51,11 +57,35 @@ final class ViewsTest extends BrowserTestCase
         self::assertSame([], $this->consoleErrors());
     }
 
+    public function testAPlaceWithItsPermissionAndQuotas(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $this->browser->get(Servers::app().'/places');
+        $this->click(WebDriverBy::cssSelector('[data-place="Mill meadow"]'));
+        $this->waitForText(WebDriverBy::cssSelector('main'), 'of 6 left this year');
+        self::assertSame([], $this->axe());
+        foreach (['Change the place', 'Record what the owner says'] as $dialog) {
+            $this->press($dialog);
+            $this->see(WebDriverBy::cssSelector('[role=dialog] form'));
+            self::assertSame([], $this->axe(), $dialog);
+            $this->resize(360, 780);
+            self::assertSame([], $this->wider(), $dialog);
+            $this->resize(1280, 800);
+            $this->press('Close');
+        }
+        $this->press('Change the quotas');
+        self::assertSame([], $this->axe());
+        self::assertSame([], $this->consoleErrors());
+    }
+
     public function testAnExaminationInEveryStateOfTheGate(): void
     {
         $this->signIn('Marta Ellinger');
         foreach (['M-01' => 'cleared', 'M-05' => 'barred', 'L-01' => 'withheld'] as $tag => $state) {
-            $address = $this->browser->executeAsyncScript('const done = arguments[1]; fetch("/api/today").then(r => r.json()).then(t => done(t.recent.find(e => e.tag === arguments[0][0] && e.answer === arguments[0][1]).id))', [[$tag, $state]]);
+            $address = $this->browser->executeAsyncScript(
+                'const done = arguments[1]; fetch("/api/today").then(r => r.json()).then(t => done(t.recent.find(e => e.tag === arguments[0][0] && e.answer === arguments[0][1]).id))',
+                [[$tag, $state]],
+            );
             self::assertIsString($address);
             $this->browser->get(Servers::app().'/examine/'.$address);
             $this->see(WebDriverBy::cssSelector('section [data-gate="'.$state.'"]'));
@@ -79,7 +109,10 @@ final class ViewsTest extends BrowserTestCase
         self::assertSame([], $this->axe());
         $this->browser->get(Servers::app().'/examine');
         $this->waitForText(WebDriverBy::cssSelector('main'), '95 kinds'); // the floras have come
-        self::assertSame('eastern-north-america', $this->see(WebDriverBy::cssSelector('main select'))->getAttribute('value'));
+        self::assertSame(
+            'eastern-north-america',
+            $this->see(WebDriverBy::cssSelector('main select'))->getAttribute('value'),
+        );
         $this->chooseFlora('central-european-hills');
         $this->waitForText(WebDriverBy::cssSelector('main'), '85 kinds');
         self::assertSame([], $this->consoleErrors());
@@ -96,12 +129,18 @@ final class ViewsTest extends BrowserTestCase
         $this->signIn('Ida Lenz');
         $this->browser->get(Servers::app().'/review/central-european-hills');
         $this->see(WebDriverBy::cssSelector('[data-review="taxus-baccata"]'));
-        self::assertEmpty($this->browser->findElements(WebDriverBy::xpath('//button[normalize-space(.)="I doubt it"]')));
+        self::assertEmpty(
+            $this->browser->findElements(WebDriverBy::xpath('//button[normalize-space(.)="I doubt it"]')),
+        );
         $this->forget();
         $this->signIn('Marta Ellinger');
         $this->browser->get(Servers::app().'/review/central-european-hills');
         $line = '[data-review="taxus-baccata"] [data-line="strap"]';
-        $this->click(WebDriverBy::xpath('//*[@data-review="taxus-baccata"]//*[@data-line="strap"]//button[normalize-space(.)="I doubt it"]'));
+        $this->click(
+            WebDriverBy::xpath(
+                '//*[@data-review="taxus-baccata"]//*[@data-line="strap"]//button[normalize-space(.)="I doubt it"]',
+            ),
+        );
         $this->see(WebDriverBy::cssSelector($line.' input'))->sendKeys('something like it, on the browser’s tree');
         $this->press('Record the doubt');
         $this->waitForText(WebDriverBy::cssSelector($line), 'Doubted: it excludes nothing');

@@ -4,19 +4,14 @@ declare(strict_types=1);
 
 namespace App\Tests\Support;
 
-use App\Tests\Reference\Floras;
 use Hylognosis\Clearance\Claim;
 use Hylognosis\Clearance\ConditionAnswer;
 use Hylognosis\Clearance\Dossier;
 use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Clearance\SecondLook;
-use Hylognosis\Examination\Certainty;
-use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\ExaminerRole;
 use Hylognosis\Examination\Observation;
-use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\Flora;
-use Hylognosis\Flora\LifeStage;
 use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Identifier;
 use Hylognosis\Measure\Length;
@@ -34,19 +29,54 @@ final class Dossiers
      * @param list<Observation>|null  $second
      */
     public static function elderFlower(
-        ?array $scores = null, array $conditions = ['in-full-bloom' => true], ?PlaceTerms $terms = null, string $date = '2027-06-14', ?string $decidedOn = null,
-        ExaminerRole $examiner = ExaminerRole::Instructor, ?array $second = null, bool $sameSpecimen = true,
+        ?array $scores = null,
+        array $conditions = ['in-full-bloom' => true],
+        ?PlaceTerms $terms = null,
+        string $date = '2027-06-14',
+        ?string $decidedOn = null,
+        ExaminerRole $examiner = ExaminerRole::Instructor,
+        ?array $second = null,
+        bool $sameSpecimen = true,
     ): Dossier {
-        return self::of('sambucus-nigra', 'flower', $scores ?? Starter::observations(Starter::ELDER), $conditions, $terms, $date, $decidedOn, $examiner, $second, true, $sameSpecimen);
+        return self::of(
+            'sambucus-nigra',
+            'flower',
+            $scores ?? Starter::observations(Starter::ELDER),
+            $conditions,
+            $terms,
+            $date,
+            $decidedOn,
+            $examiner,
+            $second,
+            true,
+            $sameSpecimen,
+        );
     }
 
     /**
      * @param list<Observation>|null $scores
      * @param list<Observation>|null $second
      */
-    public static function firShoot(?array $scores = null, ?array $second = null, bool $blind = true, ExaminerRole $secondRole = ExaminerRole::Instructor): Dossier
-    {
-        return self::of('abies-alba', 'young-shoot', $scores ?? Starter::observations(Starter::FIR), ['soft-and-light' => true, 'sprayed' => false], null, '2027-05-20', null, ExaminerRole::Instructor, $second, $blind, true, $secondRole);
+    public static function firShoot(
+        ?array $scores = null,
+        ?array $second = null,
+        bool $blind = true,
+        ExaminerRole $secondRole = ExaminerRole::Instructor,
+    ): Dossier {
+        return self::of(
+            'abies-alba',
+            'young-shoot',
+            $scores ?? Starter::observations(Starter::FIR),
+            ['soft-and-light' => true, 'sprayed' => false],
+            null,
+            '2027-05-20',
+            null,
+            ExaminerRole::Instructor,
+            $second,
+            $blind,
+            true,
+            $secondRole,
+        );
     }
 
     /**
@@ -55,13 +85,26 @@ final class Dossiers
      * @param list<Observation>|null $second
      */
     public static function of(
-        string $taxon, string $part, array $scores, array $conditions = [], ?PlaceTerms $terms = null, string $date = '2027-06-14', ?string $decidedOn = null,
-        ExaminerRole $examiner = ExaminerRole::Instructor, ?array $second = null, bool $blind = true, bool $sameSpecimen = true, ExaminerRole $secondRole = ExaminerRole::Instructor,
+        string $taxon,
+        string $part,
+        array $scores,
+        array $conditions = [],
+        ?PlaceTerms $terms = null,
+        string $date = '2027-06-14',
+        ?string $decidedOn = null,
+        ExaminerRole $examiner = ExaminerRole::Instructor,
+        ?array $second = null,
+        bool $blind = true,
+        bool $sameSpecimen = true,
+        ExaminerRole $secondRole = ExaminerRole::Instructor,
     ): Dossier {
         $flora = Starter::flora();
         $claimed = $flora->taxon($taxon);
         $decidedOn = new \DateTimeImmutable($decidedOn ?? $date);
-        $confirmed = array_map(static fn (bool $found): ConditionAnswer => new ConditionAnswer($found, $decidedOn), $conditions);
+        $confirmed = array_map(
+            static fn (bool $found): ConditionAnswer => new ConditionAnswer($found, $decidedOn),
+            $conditions,
+        );
 
         return new Dossier(
             new Claim($claimed, $claimed->part($part), $confirmed),
@@ -69,24 +112,11 @@ final class Dossiers
             Phenology::at($flora, Place::of(47.1, 15.4, Length::ofMetres(400))),
             $terms ?? new PlaceTerms(true),
             $decidedOn,
-            null === $second ? [] : [new SecondLook(self::identify(Starter::byOtherEyes($second), $date, $secondRole), $blind)],
+            null === $second
+                ? []
+                : [new SecondLook(self::identify(Starter::byOtherEyes($second), $date, $secondRole), $blind)],
             $sameSpecimen,
         );
-    }
-
-    /** An oak with rounded lobes between the two species: the stalk of the leaf was not looked at. */
-    public static function oak(string $part = 'acorn', ?PlaceTerms $terms = null): Dossier
-    {
-        $flora = Floras::get('A');
-        $observations = [];
-        foreach (['leaf.arrangement' => 'alternate', 'leaf.kind' => 'simple', 'leaf.lobes' => 'feather', 'leaf.lobe-tips' => 'rounded', 'bud.end' => 'cluster', 'fruit.kind' => 'acorn', 'fruit.cap' => 'flat', 'twig.pith' => 'star', 'bark.surface' => 'ridged'] as $character => $state) {
-            $observations[] = Observation::ofStates($flora->character($character), [$state], Certainty::Sure, 4, Whereabouts::Tree);
-        }
-        $date = new \DateTimeImmutable('2027-10-05');
-        $taxon = $flora->taxon('quercus-robur');
-        $identification = (new Identifier())->identify(Floras::compiled('A'), Examination::of($date, LifeStage::Mature, ExaminerRole::Instructor, $observations));
-
-        return new Dossier(new Claim($taxon, $taxon->part($part), []), $identification, Phenology::at($flora, $flora->reference), $terms ?? new PlaceTerms(true), $date);
     }
 
     /** What a point or a line says, in words. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Tests\Support;
 
-use App\Library\FloraFiles;
 use Hylognosis\Examination\Certainty;
 use Hylognosis\Examination\Examination;
 use Hylognosis\Examination\ExaminerRole;
@@ -13,6 +12,7 @@ use Hylognosis\Examination\Observation;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\FloraDocument;
+use Hylognosis\Flora\FloraFolder;
 use Hylognosis\Flora\FloraReader;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Identification\CompiledFlora;
@@ -22,36 +22,59 @@ use Hylognosis\Identification\Identifier;
 /** A small flora of fourteen taxa, and a short way to score trees against it. */
 final class Starter
 {
+    private static ?FloraDocument $document = null;
     private static ?Flora $flora = null;
     private static ?CompiledFlora $compiled = null;
 
     /** What an elder in June shows: all that is required for its flowers. */
     public const ELDER = [
-        'leaf.arrangement' => ['opposite', 4], 'leaf.kind' => ['pinnate', 3], 'leaf.leaflet-count' => [[5, 7, 5]], 'leaf.stipules' => ['none', 3],
-        'twig.woodiness' => ['woody', 2], 'twig.pith' => ['white-wide', 1], 'flower.head' => ['flat', 4], 'flower.anthers' => ['yellow', 4], 'scent.crushed' => ['rank', 2],
+        'leaf.arrangement' => ['opposite', 4],
+        'leaf.kind' => ['pinnate', 3],
+        'leaf.leaflet-count' => [[5, 7, 5]],
+        'leaf.stipules' => ['none', 3],
+        'twig.woodiness' => ['woody', 2],
+        'twig.pith' => ['white-wide', 1],
+        'flower.head' => ['flat', 4],
+        'flower.anthers' => ['yellow', 4],
+        'scent.crushed' => ['rank', 2],
     ];
     /** The same against the shipped flora, with the look that parts it from tree of heaven. */
-    public const ELDER_AS_SHIPPED = ['leaf.margin' => ['saw-teeth', 3], 'leaf.teeth' => ['fine', 3], 'twig.pith' => ['wide', 1], 'twig.pith-colour' => ['white', 1]] + self::ELDER;
+    public const ELDER_AS_SHIPPED =
+        [
+            'leaf.margin' => ['saw-teeth', 3],
+            'leaf.teeth' => ['fine', 3],
+            'twig.pith' => ['wide', 1],
+            'twig.pith-colour' => ['white', 1],
+        ] + self::ELDER;
     public const FIR = [
-        'leaf.kind' => ['needle', 4], 'leaf.bands' => ['two-white', 5], 'leaf.needle-tip' => ['notched', 4], 'twig.needle-scar' => ['round', 4],
-        'twig.hairs' => ['hairy', 2], 'bud.shape' => ['egg', 2], 'scent.crushed' => ['resin', 2],
+        'leaf.kind' => ['needle', 4],
+        'leaf.bands' => ['two-white', 5],
+        'leaf.needle-tip' => ['notched', 4],
+        'twig.needle-scar' => ['round', 4],
+        'twig.hairs' => ['hairy', 2],
+        'bud.shape' => ['egg', 2],
+        'scent.crushed' => ['resin', 2],
     ];
     /** The same against the shipped flora, which asks for the arrangement as well. */
     public const FIR_AS_SHIPPED = ['leaf.arrangement' => ['alternate', 3]] + self::FIR;
     public const YEW = [
-        'leaf.kind' => ['needle', 4], 'leaf.bands' => ['pale-green', 5], 'leaf.needle-tip' => ['soft-point', 4], 'twig.needle-scar' => ['running-down', 3],
+        'leaf.kind' => ['needle', 4],
+        'leaf.bands' => ['pale-green', 5],
+        'leaf.needle-tip' => ['soft-point', 4],
+        'twig.needle-scar' => ['running-down', 3],
         'scent.crushed' => ['faint', 2],
     ];
 
     public static function flora(): Flora
     {
-        return self::$flora ??= (new FloraFiles())->load(__DIR__.'/starter-flora')[0];
+        return self::$flora ??= (new FloraReader())->read(self::document());
     }
 
     /**
      * The starter flora with something changed in its document.
      *
-     * @param array<string, mixed> $changes path in the document, taxa by their id, such as `taxa/cornus-mas/parts/fruit/window` → new value
+     * @param array<string, mixed> $changes path in the document, taxa by their id, such as
+     *                                      `taxa/cornus-mas/parts/fruit/window` → new value
      *
      * @throws \Hylognosis\Document\DocumentError if the changed document cannot be taken
      */
@@ -86,9 +109,9 @@ final class Starter
         return $byId;
     }
 
-    private static function document(): FloraDocument
+    public static function document(): FloraDocument
     {
-        return (new FloraFiles())->load(__DIR__.'/starter-flora')[1];
+        return self::$document ??= FloraFolder::open(__DIR__.'/starter-flora')->document;
     }
 
     /**
@@ -116,8 +139,13 @@ final class Starter
     }
 
     /** @param string|list<int|float> $value a state, or numbers */
-    public static function observe(string $character, string|array $value, int $samples = 1, Certainty $certainty = Certainty::Sure, Whereabouts $where = Whereabouts::Tree): Observation
-    {
+    public static function observe(
+        string $character,
+        string|array $value,
+        int $samples = 1,
+        Certainty $certainty = Certainty::Sure,
+        Whereabouts $where = Whereabouts::Tree,
+    ): Observation {
         $found = self::flora()->character($character);
         if (\is_string($value)) {
             return Observation::ofStates($found, [$value], $certainty, $samples, $where);
@@ -137,7 +165,13 @@ final class Starter
     {
         $observations = [];
         foreach ($scores as $character => $score) {
-            $observations[] = self::observe($character, $score[0], $score[1] ?? 1, $score[2] ?? Certainty::Sure, $score[3] ?? Whereabouts::Tree);
+            $observations[] = self::observe(
+                $character,
+                $score[0],
+                $score[1] ?? 1,
+                $score[2] ?? Certainty::Sure,
+                $score[3] ?? Whereabouts::Tree,
+            );
         }
 
         return $observations;
@@ -158,7 +192,16 @@ final class Starter
     {
         return [] !== $o->numbers
             ? Observation::ofNumbers($o->character, $o->numbers, $o->certainty, $o->where, $o->position, $look)
-            : Observation::ofStates($o->character, [] === $o->states ? throw new \LogicException('No state.') : $o->states, $o->certainty, $o->samples, $o->where, $o->position, $o->either, $look);
+            : Observation::ofStates(
+                $o->character,
+                [] === $o->states ? throw new \LogicException('No state.') : $o->states,
+                $o->certainty,
+                $o->samples,
+                $o->where,
+                $o->position,
+                $o->either,
+                $look,
+            );
     }
 
     /**
@@ -170,14 +213,29 @@ final class Starter
      */
     public static function byOtherEyes(array $observations): array
     {
-        return array_map(static fn (Observation $o): Observation => [] === $o->states
-            ? $o
-            : Observation::ofStates($o->character, $o->states, $o->certainty, $o->samples + 1, $o->where, $o->position, $o->either, $o->look), $observations);
+        return array_map(
+            static fn (Observation $o): Observation => [] === $o->states
+                ? $o
+                : Observation::ofStates(
+                    $o->character,
+                    $o->states,
+                    $o->certainty,
+                    $o->samples + 1,
+                    $o->where,
+                    $o->position,
+                    $o->either,
+                    $o->look,
+                ),
+            $observations,
+        );
     }
 
     /** @param list<Observation> $observations */
-    public static function examination(array $observations, string $date = '2027-06-14', ExaminerRole $examiner = ExaminerRole::Instructor): Examination
-    {
+    public static function examination(
+        array $observations,
+        string $date = '2027-06-14',
+        ExaminerRole $examiner = ExaminerRole::Instructor,
+    ): Examination {
         return Examination::of(new \DateTimeImmutable($date), LifeStage::Mature, $examiner, $observations);
     }
 

@@ -13,39 +13,76 @@ use Facebook\WebDriver\Remote\RemoteWebDriver;
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 $options = new ChromeOptions();
-$options->addArguments(['--headless=new', '--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars', '--force-device-scale-factor=1', '--lang=en-GB']);
+$options->addArguments([
+    '--headless=new',
+    '--no-sandbox',
+    '--disable-dev-shm-usage',
+    '--disable-gpu',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--hide-scrollbars',
+    '--force-device-scale-factor=1',
+    '--lang=en-GB',
+]);
 $capabilities = DesiredCapabilities::chrome();
 $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
 $browser = RemoteWebDriver::create(Servers::driver(), $capabilities, 20_000, 60_000);
-$size = static fn (int $width, int $height) => (new ChromeDevToolsDriver($browser))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 600]);
+$size = static fn (int $width, int $height) => (new ChromeDevToolsDriver($browser))->execute(
+    'Emulation.setDeviceMetricsOverride',
+    ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 600],
+);
 $js = static fn (string $script, mixed ...$arguments): mixed => $browser->executeScript($script, $arguments);
 $go = static function (string $path) use ($browser): void {
     $browser->get(Servers::app().$path);
     usleep(1_500_000);
 };
 $press = static function (string $words) use ($js): void {
-    $js('[...document.querySelectorAll("button, label")].find(e => e.checkVisibility() && (e.textContent.includes(arguments[0]) || e.ariaLabel === arguments[0])).click()', $words);
+    $js(
+        '[...document.querySelectorAll("button, label")].find(e => e.checkVisibility() && (e.textContent.includes(arguments[0]) || e.ariaLabel === arguments[0])).click()',
+        $words,
+    );
     usleep(600_000);
 };
 $shot = static function (string $name) use ($browser): void {
-    $browser->wait(30)->until(static fn (RemoteWebDriver $b): bool => true === $b->executeScript('return !document.body.textContent.includes("Fetching ")')); // what is still on its way is no picture
+    $browser
+        ->wait(30)
+        ->until(
+            static fn (RemoteWebDriver $b): bool => true ===
+                $b->executeScript('return !document.body.textContent.includes("Fetching ")'),
+        ); // what is still on its way is no picture
     usleep(500_000);
     $browser->takeScreenshot(dirname(__DIR__, 2).'/docs/screenshots/'.$name.'.png');
 };
 $examination = static function (string $tag, string $answer) use ($js): string {
-    $id = $js('return fetch(`/api/specimens?q=${arguments[0]}`).then(r => r.json()).then(p => p.trees.find(e => e.tag === arguments[0]).id).then(i => fetch(`/api/specimens/${i}/examinations`)).then(r => r.json()).then(l => l.find(e => e.answer === arguments[1]).id)', $tag, $answer);
+    $id = $js(
+        'return fetch(`/api/specimens?q=${arguments[0]}`).then(r => r.json()).then(p => p.trees.find(e => e.tag === arguments[0]).id).then(i => fetch(`/api/specimens/${i}/examinations`)).then(r => r.json()).then(l => l.find(e => e.answer === arguments[1]).id)',
+        $tag,
+        $answer,
+    );
 
     return is_string($id) ? $id : throw new RuntimeException('No such examination in the demo.');
 };
 $record = static function (string $character, string $state, int $samples) use ($js): void {
-    $js('const q = document.querySelector(`[data-character="${arguments[0]}"]`); const h = q.querySelector("h3 button"); if (h.ariaExpanded === "false") h.click();', $character);
+    $js(
+        'const q = document.querySelector(`[data-character="${arguments[0]}"]`); const h = q.querySelector("h3 button"); if (h.ariaExpanded === "false") h.click();',
+        $character,
+    );
     usleep(300_000);
-    $js('document.querySelector(`[data-character="${arguments[0]}"] [data-state-id="${arguments[1]}"]`).click()', $character, $state);
+    $js(
+        'document.querySelector(`[data-character="${arguments[0]}"] [data-state-id="${arguments[1]}"]`).click()',
+        $character,
+        $state,
+    );
     for ($n = 1; $n < $samples; ++$n) {
         $js('document.querySelector(`[data-character="${arguments[0]}"] [aria-label="one more"]`).click()', $character);
         usleep(60_000);
     }
-    $js('[...document.querySelectorAll(`[data-character="${arguments[0]}"] button`)].find(b => b.textContent === "Record").click()', $character);
+    $js(
+        '[...document.querySelectorAll(`[data-character="${arguments[0]}"] button`)].find(b => b.textContent === "Record").click()',
+        $character,
+    );
     usleep(900_000);
     $js('document.querySelector(`[aria-label="Dismiss"]`)?.click()');
 };
