@@ -52,6 +52,9 @@ final readonly class BaseMaps
             throw Refused::field('file', 'The map has more than 8 MB. Leave out what is not needed.');
         }
         $features = '' === trim($bytes) ? [] : $this->read($bytes);
+        if ([] === $features && '' !== trim($bytes)) {
+            throw Refused::field('file', 'Nothing in it can be drawn: of GPX tracks and routes are taken, of GeoJSON all.');
+        }
         $this->transaction->run(function (EntityManagerInterface $entities) use ($features, $by): void {
             $entities->persist(
                 new BaseMap(

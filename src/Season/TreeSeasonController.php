@@ -48,6 +48,7 @@ final class TreeSeasonController extends ApiController
         Covers $covers,
     ): JsonResponse {
         $tree = $this->tree($id);
+
         return $this->json(
             ($covers->hides($tree, $user) ? null : $partners->of($tree)) ??
                 new PartnersView(null, null, 0.0, null !== $tree->latitude, false, []),

@@ -78,7 +78,7 @@ final class TreeApiTest extends ApiTestCase
         self::assertNotContains(basename($address), array_column($this->call('GET', '/api/specimens/'.$stays.'/examinations'), 'id'));
         self::assertSame(
             ['made two trees of the tree with the tag', 'made one tree of two, with the tag'],
-            array_slice(array_column((array) self::at($this->call('GET', '/api/people'), 'deeds'), 'what'), 0, 2),
+            \array_slice(array_column((array) self::at($this->call('GET', '/api/people'), 'deeds'), 'what'), 0, 2),
         );
     }
 

@@ -1295,6 +1295,11 @@ export interface components {
             /** @description as they are known here; they may write it otherwise when they join */
             name: string;
             role: components["schemas"]["Role"];
+            /**
+             * @description where the link is sent, if a mail server is set; it is not kept
+             * @default
+             */
+            email?: string;
         };
         /** @description What an instructor changes of somebody. */
         PersonChange: {
@@ -1995,6 +2000,8 @@ export interface components {
             by: string;
             /** @description last day on which it holds, YYYY-MM-DD */
             expires: string;
+            /** @description the mail server took it */
+            mailed: boolean;
             /** @description of the link, told once, when it is made; afterwards nobody knows it */
             path?: string | null;
         };
@@ -2021,6 +2028,8 @@ export interface components {
             invitations: components["schemas"]["InvitationView"][];
             /** @description the last first */
             deeds: components["schemas"]["DeedView"][];
+            /** @description links can be sent by mail */
+            mail: boolean;
         };
         /** @description Somebody who may examine. */
         ExaminerView: {
@@ -3047,8 +3056,9 @@ export interface components {
         };
         /** @description Whether a tree has a second one near, where its kind wants one to bear fruit. */
         PartnersView: {
-            partner: components["schemas"]["Partner"];
-            carrier: components["schemas"]["Carrier"];
+            /** @description what it wants; null: it bears alone, no kind is held of it, or it is covered */
+            partner?: components["schemas"]["Partner"] | null;
+            carrier?: components["schemas"]["Carrier"] | null;
             /**
              * Format: float
              * @description metres from which pollen reaches it (common practice)
@@ -5757,13 +5767,6 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["PartnersView"];
                 };
-            };
-            /** @description Its kind bears alone, or none is held of it. */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
             /** @description No such tree. */
             404: {

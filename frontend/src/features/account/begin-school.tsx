@@ -4,6 +4,7 @@ import { client, Problem, type Schemas, unwrap } from "../../api/client";
 import { florasQuery } from "../../api/queries";
 import { Button, Choice, Field, fieldClass, Trouble } from "../../ui/controls";
 import { parseDecimal } from "../../words/numbers";
+import { HereButton, type Spot } from "../devices/where";
 
 type NewSchool = Schemas["NewSchool"];
 
@@ -30,7 +31,6 @@ export function BeginSchool() {
   const [flora, setFlora] = useState("");
   const [units, setUnits] = useState<"metric" | "imperial">("metric");
   const [dates, setDates] = useState<Schemas["Dates"]>("day");
-  const [seeking, setSeeking] = useState("");
   const begin = useMutation({
     mutationFn: (body: NewSchool) => unwrap(client.POST("/api/begin", { body })),
     onSuccess: (session) => queries.setQueryData(["session"], session),
@@ -49,22 +49,13 @@ export function BeginSchool() {
       />
     </Field>
   );
-  const here = () => {
-    setSeeking("Asking this device where it is …");
-    navigator.geolocation.getCurrentPosition(
-      ({ coords }) => {
-        setText((t) => ({
-          ...t,
-          latitude: coords.latitude.toFixed(5),
-          longitude: coords.longitude.toFixed(5),
-          altitude: coords.altitude === null ? t.altitude : String(Math.round(coords.altitude)),
-        }));
-        setSeeking(`Found to ${Math.round(coords.accuracy)} m.${coords.altitude === null ? " It does not know how high." : ""}`);
-      },
-      () => setSeeking("This device does not tell where it is. Read it off a map: a tenth of a degree is near enough."),
-      { timeout: 20_000 },
-    );
-  };
+  const here = (spot: Spot) =>
+    setText((t) => ({
+      ...t,
+      latitude: spot.latitude.toFixed(5),
+      longitude: spot.longitude.toFixed(5),
+      altitude: spot.altitude === null ? t.altitude : String(Math.round(spot.altitude / (units === "imperial" ? 0.3048 : 1))),
+    }));
   const submit = (event: FormEvent) => {
     event.preventDefault();
     begin.mutate({
@@ -99,12 +90,7 @@ export function BeginSchool() {
             {field("longitude", "Longitude °", { inputMode: "decimal" })}
             {field("altitude", units === "imperial" ? "Height, feet" : "Height, metres", { inputMode: "decimal" })}
           </div>
-          <div className="flex flex-wrap items-center gap-3">
-            <Button onClick={here}>Where I am now</Button>
-            <span role="status" className="min-w-0 flex-1 text-sm text-faded">
-              {seeking}
-            </span>
-          </div>
+          <HereButton onFound={here} />
           <Field
             label="Flora to begin with"
             error={fields.flora}
@@ -125,7 +111,7 @@ export function BeginSchool() {
         <fieldset className="space-y-3">
           <legend className="mb-2 text-lg font-bold">You</legend>
           {field("person", "Your name", { autoComplete: "name", maxLength: 120 }, "Everything you decide stands under it.")}
-          {field("email", "E-mail you sign in with", { type: "email", autoComplete: "username" }, "No mail is sent.")}
+          {field("email", "E-mail you sign in with", { type: "email", autoComplete: "username" }, "Nothing is sent to it.")}
           {field(
             "password",
             "Password",

@@ -3,7 +3,7 @@ import { useEffect, useState } from "react";
 import { receiverQuery } from "../../api/queries";
 import { Button } from "../../ui/controls";
 
-export type Spot = { latitude: number; longitude: number; uncertainty: number | null; from: "receiver" | "stand-in" };
+export type Spot = { latitude: number; longitude: number; altitude: number | null; uncertainty: number | null; from: "receiver" | "stand-in" };
 export type Where = {
   spot: Spot | null;
   /** Why there is none, or how good it is; a sentence. */
@@ -45,7 +45,13 @@ export function useWhere(): Where {
       const r = await queries.fetchQuery({ ...receiverQuery, staleTime: 0 });
       if (r.latitude == null || r.longitude == null) return told(null, SILENT[r.because] ?? "The receiver tells no place.");
       return told(
-        { latitude: r.latitude, longitude: r.longitude, uncertainty: r.uncertainty ?? null, from: r.standIn ? "stand-in" : "receiver" },
+        {
+          latitude: r.latitude,
+          longitude: r.longitude,
+          altitude: r.altitude ?? null,
+          uncertainty: r.uncertainty ?? null,
+          from: r.standIn ? "stand-in" : "receiver",
+        },
         `${r.standIn ? "Stand-in receiver" : "Receiver"}: within ${Math.max(1, Math.round(r.uncertainty ?? 0))} m.`,
       );
     } catch (error) {
@@ -54,7 +60,7 @@ export function useWhere(): Where {
   };
   const ofDevice = ({ coords }: GeolocationPosition): Spot | null =>
     told(
-      { latitude: coords.latitude, longitude: coords.longitude, uncertainty: coords.accuracy, from: "receiver" },
+      { latitude: coords.latitude, longitude: coords.longitude, altitude: coords.altitude, uncertainty: coords.accuracy, from: "receiver" },
       `This device: within ${Math.max(1, Math.round(coords.accuracy))} m.`,
     );
   const failed = (): Spot | null => told(null, "This device does not tell where it is. Allow it to, or read the place off a map.");
@@ -87,6 +93,21 @@ export function useWhere(): Where {
     return () => navigator.geolocation.clearWatch(id);
   }, [watching, source]);
   return { spot, said, asking, source, watching, watch: setWatching, once };
+}
+
+/** Where I am now, once: what it found is given on, and said beside the button. */
+export function HereButton({ onFound, label = "Where I am now" }: { onFound: (spot: Spot) => void; label?: string }) {
+  const where = useWhere();
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <Button disabled={where.asking} onClick={() => void where.once().then((spot) => spot && onFound(spot))}>
+        {label}
+      </Button>
+      <span role="status" className="min-w-0 flex-1 text-sm text-faded">
+        {where.asking ? "Asking where this is …" : where.said}
+      </span>
+    </div>
+  );
 }
 
 /** Follow me, and how good it is. */

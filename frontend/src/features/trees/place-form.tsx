@@ -5,6 +5,7 @@ import { floraQuery, useSession } from "../../api/queries";
 import { Button, Choice, Field, fieldClass, Trouble } from "../../ui/controls";
 import { parseDecimal } from "../../words/numbers";
 import { EXPOSURE, LIGHT, MOISTURE, options, SOIL } from "../../words/places";
+import { HereButton, type Spot } from "../devices/where";
 
 const FOOT = 0.3048;
 
@@ -36,7 +37,6 @@ export function PlaceForm({
     exposure: page?.exposure ?? ("" as Schemas["Exposure"]),
   });
   const [guarded, setGuarded] = useState(page?.protectedTaxa ?? []);
-  const [found, setFound] = useState("");
   const keep = useMutation({
     mutationFn: (body: Schemas["SiteInput"]) =>
       site ? unwrap(client.PUT("/api/sites/{id}", { params: { path: { id: site.id } }, body })) : unwrap(client.POST("/api/sites", { body })),
@@ -46,15 +46,13 @@ export function PlaceForm({
     },
   });
   const fields = keep.error instanceof Problem ? keep.error.fields : {};
-  const here = () =>
-    navigator.geolocation.getCurrentPosition(
-      ({ coords }) => {
-        setText((t) => ({ ...t, latitude: coords.latitude.toFixed(5), longitude: coords.longitude.toFixed(5) }));
-        setFound(`Found to ${Math.round(coords.accuracy)} m.`);
-      },
-      () => setFound("This device does not tell where it is. Read it off a map."),
-      { timeout: 20_000, enableHighAccuracy: true },
-    );
+  const here = (spot: Spot) =>
+    setText((t) => ({
+      ...t,
+      latitude: spot.latitude.toFixed(5),
+      longitude: spot.longitude.toFixed(5),
+      altitude: spot.altitude === null ? t.altitude : String(Math.round(spot.altitude / (imperial ? FOOT : 1))),
+    }));
   const submit = (event: FormEvent) => {
     event.preventDefault();
     keep.mutate({
@@ -96,12 +94,7 @@ export function PlaceForm({
         {field("longitude", "Longitude °")}
         {field("altitude", imperial ? "Height, feet" : "Height, metres")}
       </div>
-      <div className="flex flex-wrap items-center gap-3">
-        <Button onClick={here}>Where I am now</Button>
-        <span role="status" className="text-sm text-faded">
-          {found}
-        </span>
-      </div>
+      <HereButton onFound={here} />
       <Choice label="Soil" value={ground.soil} options={options(SOIL)} onChange={(soil) => setGround({ ...ground, soil })} />
       <Choice label="Light" value={ground.light} options={options(LIGHT)} onChange={(light) => setGround({ ...ground, light })} />
       <Choice label="Moisture" value={ground.moisture} options={options(MOISTURE)} onChange={(moisture) => setGround({ ...ground, moisture })} />

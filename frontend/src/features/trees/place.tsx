@@ -2,11 +2,13 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import type { Schemas } from "../../api/client";
-import { floraQuery, siteQuery, useSession } from "../../api/queries";
+import { floraQuery, papersQuery, siteQuery, useSession } from "../../api/queries";
 import { Button, Dialog, Loading, Trouble } from "../../ui/controls";
 import { StandingMark } from "../../ui/marks";
 import { EXPOSURE, LIGHT, MOISTURE, permissionWords, SOIL } from "../../words/places";
 import { dayWords } from "../../words/text";
+import { AddPicture } from "../pictures/pictures";
+import { Boundary } from "./boundary";
 import { PermissionForm } from "./permission-form";
 import { PlaceForm } from "./place-form";
 import { Quotas } from "./quotas";
@@ -64,7 +66,9 @@ function PlacePage({ page }: { page: Page }) {
           <p className="figures text-sm text-faded">
             {site.latitude.toFixed(4)}°, {site.longitude.toFixed(4)}° ·{" "}
             {imperial ? `${Math.round(site.altitude / 0.3048)} ft` : `${Math.round(site.altitude)} m`} ·{" "}
-            {page.trees === 1 ? "one tree" : `${page.trees} trees`} tagged
+            <Link to={`/trees?site=${site.id}`} className="underline">
+              {page.trees === 1 ? "one tree" : `${page.trees} trees`} tagged
+            </Link>
           </p>
         </div>
         {page.mayChange && <Button onClick={() => setChanging(true)}>Change the place</Button>}
@@ -87,6 +91,7 @@ function PlacePage({ page }: { page: Page }) {
                 {p.given ? "allows it" : "does not allow it"}
                 {p.given && (p.parts.length > 0 ? ` for ${p.parts.join("; ")}` : " for everything")}
                 {p.until ? `, until ${dayWords(p.until)}` : ""}.{p.note && ` ${p.note}`} <span className="text-faded">Recorded by {p.by}.</span>
+                <Papers site={site.id} permission={p.id} mayAdd={page.mayChange} />
               </li>
             ))}
             {page.permissions.length === 0 && site.owner && <li className="rule-b py-1.5 text-sm text-faded">{site.owner}</li>}
@@ -115,6 +120,9 @@ function PlacePage({ page }: { page: Page }) {
             ))}
           </dl>
         </Part>
+        <Part title="Where it ends">
+          <Boundary page={page} onKept={keep} />
+        </Part>
         <Part title="Rules, and what is protected here">
           <p className={`py-2 whitespace-pre-line ${page.rules ? "" : "text-faded"}`}>{page.rules || "Nothing is written down."}</p>
           {page.protectedTaxa.length > 0 && (
@@ -132,6 +140,37 @@ function PlacePage({ page }: { page: Page }) {
         <PermissionForm page={page} onKept={keep} />
       </Dialog>
     </div>
+  );
+}
+
+/** The papers of one thing the owner said. */
+function Papers({ site, permission, mayAdd }: { site: string; permission: string; mayAdd: boolean }) {
+  const papers = useQuery(papersQuery(site));
+  const queries = useQueryClient();
+  const own = papers.data?.filter((p) => p.permission === permission) ?? [];
+  return (
+    <span className="block print:hidden">
+      {papers.isError && <span className="text-berry">The papers could not be fetched. </span>}
+      {own.map((paper) => (
+        <a
+          key={paper.id}
+          href={`/api/pictures/${paper.id}/full`}
+          className="inline-flex min-h-11 items-center pr-3 underline"
+          target="_blank"
+          rel="noreferrer"
+        >
+          {paper.caption || (paper.type === "application/pdf" ? "The letter (PDF)" : "The paper, photographed")}
+        </a>
+      ))}
+      {mayAdd && (
+        <AddPicture
+          of={{ permission }}
+          pdf
+          label={own.length > 0 ? "Attach another paper" : "Attach the paper"}
+          onAdded={() => void queries.invalidateQueries({ queryKey: ["site", site, "papers"] })}
+        />
+      )}
+    </span>
   );
 }
 
