@@ -104,7 +104,7 @@ class DecisionRecord
                     $this->answer->value,
                     $this->because,
                     $this->points,
-                    \sprintf('%.12e', $this->posterior),
+                    \sprintf('%.11e', $this->posterior),
                     $this->floraHash,
                     CalendarDay::iso($this->decidedOn),
                     null === $this->validUntil ? null : CalendarDay::iso($this->validUntil),
@@ -164,7 +164,8 @@ class DecisionRecord
                 ],
                 $clearance->points,
             ),
-            $assessment->identification->posteriorOf($record->claimTaxon),
+            // twelve digits: what a database keeps of more differs, and the seal would break
+            (float) \sprintf('%.11e', $assessment->identification->posteriorOf($record->claimTaxon)),
             $assessment->identification->compiled->flora->hash,
             $today,
             $clearance->until,
