@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Hylognosis\Document;
 
-/** Reads JSON (RFC 8259). A key said twice in one object is refused: the second would silently take the place of the first. */
+/**
+ * Reads JSON (RFC 8259). A key said twice in one object is refused: the second would silently take the place of the
+ * first.
+ */
 final class JsonText
 {
     /** Any string, and the colon that makes it a key. */

@@ -40,7 +40,8 @@ final readonly class FloraReader
             FloraDocument::FORMAT_BEFORE => throw DocumentError::at(
                 'format',
                 \sprintf(
-                    '"%s" is the format before this one, in which silence could exclude a danger. Migrate the document with: bin/console hylognosis:flora migrate FILE',
+                    '"%s" is the format before this one, in which silence could exclude a danger. Migrate the '.
+                        'document with: bin/console hylognosis:flora migrate FILE',
                     FloraDocument::FORMAT_BEFORE,
                 ),
             ),

@@ -176,7 +176,8 @@ final readonly class TaxonReader
             throw DocumentError::at(
                 $node->path.'.character',
                 \sprintf(
-                    '"%s" tells of size, place or what a storm or a planter can change: it can rank, but never be stated never.',
+                    '"%s" tells of size, place or what a storm or a planter can change: it can rank, but never '.
+                        'be stated never.',
                     $character->id,
                 ),
             );

@@ -13,7 +13,8 @@ use Hylognosis\Measure\Length;
 final readonly class NmeaReader
 {
     /**
-     * Range error of a receiver under open sky, metres: times the dilution of precision it makes the radius where no GST
+     * Range error of a receiver under open sky, metres: times the dilution of precision it makes the radius where no
+     * GST
      * is sent. Common practice.
      */
     private const RANGE_ERROR = 5.0;

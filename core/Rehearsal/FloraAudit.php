@@ -358,7 +358,8 @@ final readonly class FloraAudit
                 false,
                 $where,
                 \sprintf(
-                    'stays shut: %d dangerous kinds do not yet state in two organs what they never show and this shows (%s).',
+                    'stays shut: %d dangerous kinds do not yet state in two organs what they never show and this '.
+                        'shows (%s).',
                     \count($dangers),
                     implode(', ', \array_slice($dangers, 0, 3)).(\count($dangers) > 3 ? ' …' : ''),
                 ),

@@ -75,7 +75,8 @@ final readonly class English implements Wording
         return match ($t->code) {
             'features-met' => \sprintf('%d of %d required features are met.', $t->whole('met'), $t->whole('all')),
             'score-the-open-ones' => 'Score the open ones, sure, on the tree.',
-            'a-feature-is-otherwise' => 'A required feature was seen to be otherwise. Look again at it; if it stays so, this is not the tree.',
+            'a-feature-is-otherwise' => 'A required feature was seen to be otherwise. Look again at it; if it '.
+                'stays so, this is not the tree.',
             'not-scored' => $this->wanted($t).$this->from($t),
             'disagree' => 'Two scores disagree. A further look, sure and on the tree, settles it.',
             'does-not-apply' => $this->wanted($t).' Scored as making no sense on this tree.',
@@ -228,12 +229,14 @@ final readonly class English implements Wording
             'protected-here' => ucfirst($this->taxon($t)).' is protected at this place.',
             'ask-those-who-look-after-it' => 'Ask those who look after the place; until then leave it.',
             'outside-region' => \sprintf(
-                'This flora holds for %s; the place lies outside. Other dangerous trees may grow here that it does not know.',
+                'This flora holds for %s; the place lies outside. Other dangerous trees may grow here that it '.
+                    'does not know.',
                 $t->text('region'),
             ),
             'choose-another-flora' => 'Work with a flora of the region, and check position and altitude of the place.',
             'shift-too-far' => \sprintf(
-                'By position and altitude spring would come %d days %s here than where this flora’s dates are from: too far to reckon with.',
+                'By position and altitude spring would come %d days %s here than where this flora’s dates are '.
+                    'from: too far to reckon with.',
                 abs($t->whole('days')),
                 $t->whole('days') < 0 ? 'earlier' : 'later',
             ),
@@ -256,7 +259,8 @@ final readonly class English implements Wording
             'leave-it-until-next-year' => 'Leave it until next year.',
             'permitted' => 'Permission is recorded and valid. Local law comes first all the same.',
             'permitted-near-border' => \sprintf(
-                'Permission is recorded and valid. The place lies near the border of %s: trees of the next region may stand here. Local law comes first all the same.',
+                'Permission is recorded and valid. The place lies near the border of %s: trees of the next '.
+                    'region may stand here. Local law comes first all the same.',
                 $t->text('region'),
             ),
             default => null,
@@ -269,10 +273,12 @@ final readonly class English implements Wording
             'learner-never-clears' => 'A learner’s examination never clears.',
             'ask-an-instructor' => 'Ask an instructor to examine the tree.',
             'second-dissents' => 'A second examiner came to another conclusion.',
-            'settle-the-dissent' => 'Look at the tree together. It stays so until that examiner takes the conclusion back on record.',
+            'settle-the-dissent' => 'Look at the tree together. It stays so until that examiner takes the '.
+                'conclusion back on record.',
             'one-is-enough' => 'The examiner may decide; no deadly kind is near enough to call for a second one.',
             'second-agrees' => 'A second examiner reached the same taxon, blind.',
-            'second-needed' => 'A deadly kind is near: a second examiner is needed, who knows neither these scores nor the hope.',
+            'second-needed' => 'A deadly kind is near: a second examiner is needed, who knows neither these '.
+                'scores nor the hope.',
             'sign-and-ask' => 'Sign, and ask another instructor to examine the tree blind.',
             'second-not-blind' => 'The second examiner had seen the first scores or knew the hope.',
             'ask-somebody-who-has-not-seen' => 'Ask somebody who has not, to look with their own eyes.',

@@ -26,7 +26,10 @@ enum Role: string
         return self::Guest !== $this;
     }
 
-    /** As whom the gate knows this person. A guest who once was something else counts as a learner: what he scored never clears. */
+    /**
+     * As whom the gate knows this person. A guest who once was something else counts as a learner: what he scored never
+     * clears.
+     */
     public function examiner(): ExaminerRole
     {
         return self::Instructor === $this ? ExaminerRole::Instructor : ExaminerRole::Learner;

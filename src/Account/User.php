@@ -33,7 +33,10 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $leftAt = null;
 
-    /** When somebody last took all scores out in a file; examinations signed before that they can be no second person for. */
+    /**
+     * When somebody last took all scores out in a file; examinations signed before that they can be no second person
+     * for.
+     */
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $exportedAt = null;
 

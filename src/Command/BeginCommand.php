@@ -33,7 +33,8 @@ final class BeginCommand extends Command
             $word = $this->word->make();
         } catch (TableNotFoundException) {
             $errors->writeln(
-                'The database has no tables yet: run bin/console doctrine:migrations:migrate first, or use bin/start, which does.',
+                'The database has no tables yet: run bin/console doctrine:migrations:migrate first, or use '.
+                    'bin/start, which does.',
             );
 
             return Command::INVALID;

@@ -42,7 +42,8 @@ final class BenchCommand extends Command
         $jit = \is_array($status) && \is_array($status['jit'] ?? null) && true === ($status['jit']['on'] ?? false);
         $output->writeln(
             \sprintf(
-                'PHP %s, just-in-time compiler %s, one core. A step: rank all taxa, explain the six best, decide, suggest.',
+                'PHP %s, just-in-time compiler %s, one core. A step: rank all taxa, explain the six best, '.
+                    'decide, suggest.',
                 \PHP_VERSION,
                 $jit ? 'on' : 'off',
             ),

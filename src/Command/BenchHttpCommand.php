@@ -24,13 +24,15 @@ use Symfony\Contracts\HttpClient\ResponseInterface;
 #[AsCommand(
     'hylognosis:bench:http',
     'Times pages of a school with years of data and many clients scoring at once, over HTTP, and prints figures.',
-)]
+),]
 final class BenchHttpCommand extends Command
 {
     private const ROUNDS = 15;
     /** Goals in milliseconds: any page, and the answer to a score where sixteen people score at once. */
     private const GOAL_PAGE = 200;
     private const GOAL_CROWD = 500;
+    /** Megabytes a request may take. */
+    private const MOST_MEMORY = 128;
     /** An examination may take so many times what an empty signed-in page takes. */
     private const GOAL_RATIO = 3;
 
@@ -119,6 +121,8 @@ final class BenchHttpCommand extends Command
                 \PHP_BINARY,
                 '-d',
                 'opcache.memory_consumption=256',
+                '-d',
+                'memory_limit='.self::MOST_MEMORY.'M', // what takes more is an error here
                 '-S',
                 '127.0.0.1:'.($port = self::freePort()),
                 '-t',
@@ -132,6 +136,7 @@ final class BenchHttpCommand extends Command
         $server->disableOutput()->start();
         try {
             $this->measure('http://127.0.0.1:'.$port, $number('clients'), $number('seconds'), $output);
+            $output->writeln(\sprintf('No request took more than %d MB of memory.', self::MOST_MEMORY));
         } finally {
             posix_kill(-(int) $server->getPid(), \SIGTERM); // the whole group: its workers outlive it
             $server->stop(2);
@@ -185,8 +190,18 @@ final class BenchHttpCommand extends Command
             'today' => '/api/today',
             'trees, first page' => '/api/specimens',
             'trees, searched' => '/api/specimens?q=row%2042',
+            'trees of a danger' => '/api/specimens?danger=deadly',
+            'trees on the map' => '/api/map/trees',
+            'the ground of the map' => '/api/map/base',
+            'a tree' => '/api/specimens/'.$tree.'/page',
+            'its years' => '/api/specimens/'.$tree.'/years',
+            'what is known of it' => '/api/specimens/'.$tree.'/known',
+            'its partners' => '/api/specimens/'.$tree.'/partners',
+            'its pictures' => '/api/specimens/'.$tree.'/pictures',
             'a tree’s examinations' => '/api/specimens/'.$tree.'/examinations',
             'places' => '/api/sites',
+            'a place' => '/api/sites/'.$this->first($me, '/api/sites'),
+            'people' => '/api/people',
             'flora' => '/api/flora',
             'a species' => '/api/flora/taxa/sambucus-nigra',
             'terms' => '/api/terms',
@@ -287,7 +302,8 @@ final class BenchHttpCommand extends Command
         $at = static fn (float $share): float => $times[(int) floor($share * (\count($times) - 1))];
         $output->writeln(
             \sprintf(
-                '%d people scoring for %d s: %.1f scores a second, median %.0f ms, p95 %.0f ms (goal: %d), worst %.0f ms, %d errors.',
+                '%d people scoring for %d s: %.1f scores a second, median %.0f ms, p95 %.0f ms (goal: %d), worst '.
+                    '%.0f ms, %d errors.',
                 \count($people),
                 $seconds,
                 \count($times) / $seconds,
@@ -351,7 +367,9 @@ final class BenchHttpCommand extends Command
         return [$first, $times, $bytes];
     }
 
-    /** By turns, so that a machine that quickens or slows down does so for both: the median of one against the other. */
+    /**
+     * By turns, so that a machine that quickens or slows down does so for both: the median of one against the other.
+     */
     private function ratio(HttpClientInterface $client, string $one, string $other): float
     {
         $times = [$one => [], $other => []];

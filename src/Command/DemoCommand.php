@@ -44,7 +44,8 @@ final class DemoCommand extends Command
             if ($this->school->isLoaded()) {
                 if ($this->school->holdsOthers()) {
                     $errors->writeln(
-                        'People are on record who are none of the invented school: this database is somebody’s own. Nothing was changed.',
+                        'People are on record who are none of the invented school: this database is somebody’s '.
+                            'own. Nothing was changed.',
                     );
 
                     return Command::INVALID;
@@ -58,7 +59,8 @@ final class DemoCommand extends Command
             $this->school->load(true === $input->getOption('fresh'));
         } catch (TableNotFoundException) {
             $errors->writeln(
-                'The database has no tables yet: run bin/console doctrine:migrations:migrate first, or use bin/demo, which does.',
+                'The database has no tables yet: run bin/console doctrine:migrations:migrate first, or use '.
+                    'bin/demo, which does.',
             );
 
             return Command::INVALID;

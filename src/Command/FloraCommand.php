@@ -310,7 +310,8 @@ final class FloraCommand extends Command
         );
         $output->writeln(
             \sprintf(
-                '  %d pairs of wanted part and dangerous kind: %d excluded by the required list, %d by further looks, %d not at all yet (the gate stays shut); %d lean on lines nobody has read but their author.',
+                '  %d pairs of wanted part and dangerous kind: %d excluded by the required list, %d by further '.
+                    'looks, %d not at all yet (the gate stays shut); %d lean on lines nobody has read but their author.',
                 \count($pairs),
                 \count(array_filter($pairs, static fn (PairAudit $pair): bool => $pair->excludes)),
                 \count(array_filter($pairs, static fn (PairAudit $pair): bool => $pair->canExclude && !$pair->excludes)),

@@ -38,7 +38,7 @@ final readonly class YearsOfData
             $flora = $this->library->flora(FloraLibrary::DEFAULT);
             $wanted = self::wanted($flora);
             [$people, $emails] = $this->people();
-            $specimens = $this->trees($trees);
+            $specimens = $this->trees($trees, array_keys($flora->taxa), $people[0]);
             for ($i = 0; $i < $examinations; ++$i) {
                 [$taxon, $part] = $wanted[$i % \count($wanted)];
                 $day = (new \DateTimeImmutable('2022-03-01'))->modify('+'.($i * 1900) % 1913 .' days');
@@ -92,8 +92,14 @@ final readonly class YearsOfData
         return [$ids, $emails];
     }
 
-    /** @return list<string> ids */
-    private function trees(int $count): array
+    /**
+     * All with a position, three of four with a kind, one of twenty doubted or gone, each measured once.
+     *
+     * @param list<string> $taxa
+     *
+     * @return list<string> ids
+     */
+    private function trees(int $count, array $taxa, string $person): array
     {
         $sites = [];
         for ($i = 0; $i < self::SITES; ++$i) {
@@ -118,6 +124,25 @@ final readonly class YearsOfData
                 'site_id' => $sites[$i % self::SITES],
                 'whereabouts' => 'Row '.intdiv($i, 100).', tree '.$i % 100,
                 'created_at' => '2022-01-01 08:00:00',
+                'latitude' => 48.6 + ($i % self::SITES) / 100 + (($i * 37) % 1000) / 150_000,
+                'longitude' => 12.4 + (($i * 91) % 1000) / 100_000,
+                'uncertainty' => 4.0,
+                'position_from' => 'receiver',
+                'stage' => 'mature',
+                'kind' => 0 === $i % 4 ? '' : $taxa[$i % \count($taxa)],
+                'kind_flora' => 0 === $i % 4 ? '' : FloraLibrary::DEFAULT,
+                'doubt' => 1 === $i % 20 ? 'The bark looks too smooth.' : '',
+                'gone' => 7 === $i % 20 ? 'felled' : '',
+            ]);
+            $this->database->insert('tree_measure', [
+                'id' => self::id(),
+                'specimen_id' => $ids[$i],
+                'measured_by_id' => $person,
+                'measured_on' => '2024-05-01',
+                'recorded_at' => '2024-05-01 10:00:00',
+                'note' => '',
+                'girth' => 80.0 + ($i % 150),
+                'height' => 9.0 + ($i % 17),
             ]);
         }
 

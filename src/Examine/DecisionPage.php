@@ -15,7 +15,6 @@ use App\Library\FloraRefused;
 use Hylognosis\Assessment\Assessor;
 use Hylognosis\Assessment\Inquiry;
 use Hylognosis\Assessment\InquiryReader;
-use Hylognosis\Clearance\Answer;
 use Hylognosis\Clearance\PointItem;
 use Hylognosis\Clearance\PointStatus;
 use Hylognosis\Clearance\Subject;
@@ -49,14 +48,22 @@ final readonly class DecisionPage
     public function of(DecisionRecord $decision, User $reader): DecisionPageView
     {
         $edition = $this->editions->find($decision->floraHash);
-        $flora = null;
+        $current = $this->stored->flora($decision->examination);
+        $asCompiled = static fn (Flora $flora): \Closure => static fn (
+            LifeStage $stage,
+        ): CompiledFlora => CompiledFlora::of($flora, $stage);
         try {
-            $flora = null === $edition ? null : (new FloraReader())->read($edition->unpacked());
+            if (null === $edition || $current->hash === $decision->floraHash) {
+                // the edition in use still: no need to make it anew from what was kept
+                $flora = $current;
+                $asCompiled = fn (): \Closure => $this->stored->compiler($decision->examination);
+            } else {
+                $flora = (new FloraReader())->read($edition->unpacked());
+            }
+            $kept = null !== $edition;
         } catch (FloraRefused|DocumentError) {
-            // told below: not kept
+            [$flora, $kept] = [$current, false];
         }
-        $kept = null !== $flora;
-        $flora ??= $this->stored->flora($decision->examination);
         $words = new English($flora, Units::from($reader->units));
         $inquiry = $kept ? $this->inquiry($decision, $flora) : null;
         $taxon = $flora->taxa[$decision->taxon] ?? null;
@@ -88,7 +95,7 @@ final readonly class DecisionPage
             $decision->floraHash,
             $kept,
             $decision->engine,
-            null === $inquiry ? null : $this->again($flora, $inquiry),
+            null === $inquiry ? null : $this->assessor->assess($asCompiled($flora), $inquiry)->clearance?->answer,
             $decision->inputs,
         );
     }
@@ -100,14 +107,6 @@ final readonly class DecisionPage
         } catch (DocumentError) {
             return null;
         }
-    }
-
-    private function again(Flora $flora, Inquiry $inquiry): ?Answer
-    {
-        return $this->assessor->assess(
-            static fn (LifeStage $stage): CompiledFlora => CompiledFlora::of($flora, $stage),
-            $inquiry,
-        )->clearance?->answer;
     }
 
     /** @return list<ScoreLineView> */

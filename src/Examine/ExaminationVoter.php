@@ -47,7 +47,8 @@ final class ExaminationVoter extends Voter
                         : 'Only '.$subject->examiner->name.' can change this examination.',
                     self::HAND_OVER => $subject->examiner === $user || ($subject->examiner->hasLeft() && $user->role->mayDecide())
                         ? null
-                        : 'Only '.$subject->examiner->name.' can hand this examination over, or an instructor once they have left.',
+                        : 'Only '.$subject->examiner->name.' can hand this examination over, or an instructor '.
+                            'once they have left.',
                     default => self::againstWeighing($subject),
                 }
         : 'Sign in first.';
@@ -65,7 +66,8 @@ final class ExaminationVoter extends Voter
             !$record->isSigned() => 'This examination is still being made by '.
                 $record->examiner->name.
                 '; it can be read once it is signed.',
-            $this->examinations->isLookingBlind($user, $record->specimen) => 'You are examining this tree as the second person. Sign yours first; until then the first scores stay covered.',
+            $this->examinations->isLookingBlind($user, $record->specimen) => 'You are examining this tree as the '.
+                'second person. Sign yours first; until then the first scores stay covered.',
             default => null,
         };
     }
@@ -73,7 +75,8 @@ final class ExaminationVoter extends Voter
     private static function againstWeighing(ExaminationRecord $record): ?string
     {
         return match (true) {
-            $record->hidesTheHope() => 'You look at this tree as the second person; the evidence stays covered until you sign.',
+            $record->hidesTheHope() => 'You look at this tree as the second person; the evidence stays covered '.
+                'until you sign.',
             $record->hidesNames() => 'The names are covered; uncover them first.',
             default => null,
         };

@@ -20,8 +20,10 @@ use Hylognosis\Examination\ScoreAnswer;
 use Hylognosis\Examination\UnusableScore;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Instrument;
+use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\Reach;
 use Hylognosis\Flora\UnknownEntry;
+use Hylognosis\Identification\CompiledFlora;
 use Hylognosis\Measure\CalendarDay;
 
 /** Hands stored examinations to the core and brings its answer back. */
@@ -44,6 +46,12 @@ final readonly class StoredExaminations
     public function flora(ExaminationRecord $record): Flora
     {
         return $this->library->flora($record->flora);
+    }
+
+    /** @return \Closure(LifeStage): CompiledFlora that flora made ready for trees of a life stage */
+    public function compiler(ExaminationRecord $record): \Closure
+    {
+        return $this->library->compiler($record->flora);
     }
 
     /** What was scored, as the core takes it. */

@@ -17,7 +17,9 @@ use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Clearance\Answer;
 use Hylognosis\Measure\CalendarDay;
 
-/** Which tree is which, and of what kind: two tags that are one tree, one tag that is two, and what it is held to be. */
+/**
+ * Which tree is which, and of what kind: two tags that are one tree, one tag that is two, and what it is held to be.
+ */
 final readonly class TreeIdentities
 {
     /** An examination carries a kind from this probability on. */
@@ -140,7 +142,8 @@ final readonly class TreeIdentities
             throw Refused::field(
                 'with',
                 \sprintf(
-                    'They are held to be different kinds. If they are one tree, one of the two is wrong: doubt the kinds of %s and %s first.',
+                    'They are held to be different kinds. If they are one tree, one of the two is wrong: doubt '.
+                        'the kinds of %s and %s first.',
                     $stays->tag,
                     $goes->tag,
                 ),

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 /**
- * Occurrences of a Darwin Core Archive (the text guide of the standard): a zip with a meta.xml that says which column of
+ * Occurrences of a Darwin Core Archive (the text guide of the standard): a zip with a meta.xml that says which column
+ * of
  * which file is which term. What the archive calls the kind is somebody's say-so, and no kind is held for it.
  */
 final readonly class DarwinCoreReader
@@ -29,7 +30,8 @@ final readonly class DarwinCoreReader
                 $faults[] = new ImportFault(
                     $line,
                     'catalogNumber',
-                    'The occurrence has no catalogNumber, recordNumber, organismName or occurrenceID: no tag could be given.',
+                    'The occurrence has no catalogNumber, recordNumber, organismName or occurrenceID: no tag '.
+                        'could be given.',
                 );
                 continue;
             }

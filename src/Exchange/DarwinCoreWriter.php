@@ -8,7 +8,8 @@ use App\Account\User;
 use App\School\SchoolRepository;
 
 /**
- * A Darwin Core Archive: one occurrence for each signed examination of a tree, and one for each tree nobody has examined;
+ * A Darwin Core Archive: one occurrence for each signed examination of a tree, and one for each tree nobody has
+ * examined;
  * what was scored beside it as measurements or facts. A kind is named only where one is held and nobody doubts it.
  */
 final readonly class DarwinCoreWriter

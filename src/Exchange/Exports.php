@@ -117,7 +117,8 @@ final readonly class Exports
         yield Csv::line(SurveyImport::EXAMINATIONS);
         foreach (
             $this->open(
-                'SELECT e.id, s.tag, p.name AS examiner, e.date, e.stage, e.examined_as, e.flora, e.flora_hash, e.claim_taxon, e.claim_part, e.signed_at, e.brought_in',
+                'SELECT e.id, s.tag, p.name AS examiner, e.date, e.stage, e.examined_as, e.flora, e.flora_hash, '.
+                    'e.claim_taxon, e.claim_part, e.signed_at, e.brought_in',
                 'examination e JOIN specimen s ON s.id = e.specimen_id JOIN person p ON p.id = e.examiner_id',
                 $reader,
             ) as $e
@@ -158,7 +159,8 @@ final readonly class Exports
         yield Csv::line(SurveyImport::HARVESTS);
         foreach (
             $this->rows(
-                'SELECT h.id, d.examination_id, s.tag, h.taken_on, p.name AS taken_by, d.taxon, d.part, h.amount, h.unit, h.ripeness, h.share_left, h.note FROM harvest h JOIN decision d ON d.id = h.decision_id JOIN examination e ON e.id = d.examination_id JOIN specimen s ON s.id = e.specimen_id JOIN person p ON p.id = h.taken_by_id ORDER BY h.taken_on, h.id',
+                'SELECT h.id, d.examination_id, s.tag, h.taken_on, p.name AS taken_by, d.taxon, d.part, '.
+                    'h.amount, h.unit, h.ripeness, h.share_left, h.note FROM harvest h JOIN decision d ON d.id = h.decision_id JOIN examination e ON e.id = d.examination_id JOIN specimen s ON s.id = e.specimen_id JOIN person p ON p.id = h.taken_by_id ORDER BY h.taken_on, h.id',
             ) as $h
         ) {
             yield Csv::line(array_values($h));
@@ -169,7 +171,8 @@ final readonly class Exports
     public function scoreRows(User $reader): iterable
     {
         return $this->open(
-            'SELECT c.id, c.examination_id, c.trait, c.answer, c.states, c.one_of, c.numbers, c.certainty, c.samples, c.seen_where, c.position, c.further, c.recorded_at, c.taken_back_at',
+            'SELECT c.id, c.examination_id, c.trait, c.answer, c.states, c.one_of, c.numbers, c.certainty, '.
+                'c.samples, c.seen_where, c.position, c.further, c.recorded_at, c.taken_back_at',
             'score c JOIN examination e ON e.id = c.examination_id',
             $reader,
             'c.examination_id, c.recorded_at, c.id',
@@ -180,8 +183,10 @@ final readonly class Exports
     public function occurrenceRows(User $reader): iterable
     {
         return $this->open(
-            'SELECT e.id, s.id AS tree, s.tag, s.whereabouts, s.health, s.sex, s.stage AS tree_stage, s.latitude, s.longitude, s.uncertainty, s.kind, s.kind_flora, s.doubt, site.name AS place, site.latitude AS place_latitude, site.longitude AS place_longitude, site.altitude, p.name AS examiner, e.date, e.stage, e.flora',
-            'examination e JOIN specimen s ON s.id = e.specimen_id JOIN site ON site.id = s.site_id JOIN person p ON p.id = e.examiner_id',
+            'SELECT e.id, s.id AS tree, s.tag, s.whereabouts, s.health, s.sex, s.stage AS tree_stage, '.
+                's.latitude, s.longitude, s.uncertainty, s.kind, s.kind_flora, s.doubt, site.name AS place, site.latitude AS place_latitude, site.longitude AS place_longitude, site.altitude, p.name AS examiner, e.date, e.stage, e.flora',
+            'examination e JOIN specimen s ON s.id = e.specimen_id JOIN site ON site.id = s.site_id JOIN person '.
+                'p ON p.id = e.examiner_id',
             $reader,
         );
     }
@@ -190,7 +195,8 @@ final readonly class Exports
     public function trees(bool $gone = false): iterable
     {
         return $this->rows(
-            'SELECT s.id, s.tag, site.name AS place, s.whereabouts, s.latitude, s.longitude, s.uncertainty, s.stage, s.sex, s.health, s.kind, s.kind_flora, s.doubt, s.gone, s.gone_on, s.created_at, site.latitude AS place_latitude, site.longitude AS place_longitude, site.altitude FROM specimen s JOIN site ON site.id = s.site_id'.
+            'SELECT s.id, s.tag, site.name AS place, s.whereabouts, s.latitude, s.longitude, s.uncertainty, '.
+                's.stage, s.sex, s.health, s.kind, s.kind_flora, s.doubt, s.gone, s.gone_on, s.created_at, site.latitude AS place_latitude, site.longitude AS place_longitude, site.altitude FROM specimen s JOIN site ON site.id = s.site_id'.
                 ($gone ? '' : " WHERE s.gone = ''").
                 ' ORDER BY s.tag',
         );
@@ -229,7 +235,8 @@ final readonly class Exports
         if ($reader->role->mayDecide()) {
             $where .= ' AND (e.second_wanted = :no OR e.examiner_id = :reader OR CAST(e.seen_by AS TEXT) LIKE :seen)';
             $where .=
-                ' AND e.specimen_id NOT IN (SELECT o.specimen_id FROM examination o WHERE o.examiner_id = :reader AND o.signed_at IS NULL AND o.second_of_id IS NOT NULL)';
+                ' AND e.specimen_id NOT IN (SELECT o.specimen_id FROM examination o WHERE o.examiner_id = '.
+                    ':reader AND o.signed_at IS NULL AND o.second_of_id IS NOT NULL)';
             $values = ['no' => 0, 'reader' => $reader->id, 'seen' => '%'.$reader->id.'%'];
         }
 

@@ -355,7 +355,8 @@ final readonly class SurveyImport
     }
 
     /**
-     * One examination document: it becomes an examination of the chosen tree, brought in, on record under whoever brings
+     * One examination document: it becomes an examination of the chosen tree, brought in, on record under whoever
+     * brings
      * it. The same document is the same examination.
      *
      * @throws UnusableFile

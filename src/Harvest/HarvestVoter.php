@@ -39,7 +39,8 @@ final class HarvestVoter extends Voter
         $against = match (true) {
             !($user instanceof User) => 'Sign in first.',
             !$user->role->mayDecide() => 'Taking something is decided by an instructor; ask one to log it.',
-            $this->examinations->isLookingBlind($user, $subject->specimen) => 'You are examining this tree as the second person. Sign yours first.',
+            $this->examinations->isLookingBlind($user, $subject->specimen) => 'You are examining this tree as '.
+                'the second person. Sign yours first.',
             default => null,
         };
         if (null !== $against) {

@@ -14,7 +14,8 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Finder\Finder;
 
 /**
- * Copies of everything, one archive each: the database as it was at one moment, taken while it is in use, and a manifest
+ * Copies of everything, one archive each: the database as it was at one moment, taken while it is in use, and a
+ * manifest
  * with what must be in it. What a copy says of itself is checked before it counts as one.
  */
 final readonly class Copies
@@ -61,7 +62,8 @@ final readonly class Copies
             $this->read($archive.'.part'); // what cannot be read is no copy
             rename($archive.'.part', $archive);
         } catch (DatabaseTrouble) {
-            throw new CopyFailed('The database gives no copy: it is broken, or somebody holds it. Ask hylognosis:doctor.');
+            throw new CopyFailed('The database gives no copy: it is broken, or somebody holds it. Ask '.
+                'hylognosis:doctor.');
         } finally {
             foreach ([$taken, $taken.'-journal', $archive.'.part'] as $left) {
                 if (is_file($left)) {
@@ -98,7 +100,8 @@ final readonly class Copies
     }
 
     /**
-     * Throws old ones away: the newest of each of the last seven days, five weeks and twelve months stay, and always the
+     * Throws old ones away: the newest of each of the last seven days, five weeks and twelve months stay, and always
+     * the
      * last three.
      *
      * @return list<string> names of those thrown away

@@ -222,7 +222,8 @@ final class FloraLibrary implements ResetInterface
                 throw FloraRefused::because(
                     $name,
                     \sprintf(
-                        '%s was a dangerous kind in the edition before and is none in this one. Name it under "retired" in flora.yaml, with the reason.',
+                        '%s was a dangerous kind in the edition before and is none in this one. Name it under '.
+                            '"retired" in flora.yaml, with the reason.',
                         $id,
                     ),
                 );

@@ -286,7 +286,8 @@ final readonly class RehearsalFile
             );
         }
         $line(
-            'Dangerous trees that pass for the wanted one, a single examiner; worst first, below 1 in 10 million left out:',
+            'Dangerous trees that pass for the wanted one, a single examiner; worst first, below 1 in 10 million '.
+                'left out:',
         );
         $passing = $result['passing'];
         usort($passing, static fn (array $a, array $b): int => self::number($b['bound']) <=> self::number($a['bound']));

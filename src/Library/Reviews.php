@@ -74,8 +74,10 @@ final readonly class Reviews
         $lines = [
             \sprintf('# What they never show: %s, edition %s', $flora->title, $flora->edition),
             '',
-            'Read each line slowly. Is it true at every age, in every season, at every height on the tree, of both sexes and of every garden form?',
-            'Who has seen it otherwise? Put [x] where you agree and [!] where you doubt, with a note behind it; leave [ ] where you cannot say.',
+            'Read each line slowly. Is it true at every age, in every season, at every height on the tree, of '.
+                'both sexes and of every garden form?',
+            'Who has seen it otherwise? Put [x] where you agree and [!] where you doubt, with a note behind it; '.
+                'leave [ ] where you cannot say.',
             'Take it back with: bin/console hylognosis:flora review '.$flora->name.' --take=FILE --by="Your name"',
             '',
         ];

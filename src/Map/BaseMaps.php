@@ -53,7 +53,8 @@ final readonly class BaseMaps
         }
         $features = '' === trim($bytes) ? [] : $this->read($bytes);
         if ([] === $features && '' !== trim($bytes)) {
-            throw Refused::field('file', 'Nothing in it can be drawn: of GPX tracks and routes are taken, of GeoJSON all.');
+            throw Refused::field('file', 'Nothing in it can be drawn: of GPX tracks and routes are taken, of '.
+                'GeoJSON all.');
         }
         $this->transaction->run(function (EntityManagerInterface $entities) use ($features, $by): void {
             $entities->persist(

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Storage;
 
-/** How much a folder holds, with all below it. Files can come and go while one counts: those that are gone count nothing. */
+/**
+ * How much a folder holds, with all below it. Files can come and go while one counts: those that are gone count
+ * nothing.
+ */
 final readonly class FolderSize
 {
     private function __construct(public int $files, public int $bytes)

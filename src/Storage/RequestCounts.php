@@ -195,7 +195,8 @@ final class RequestCounts
             $file->exec('PRAGMA journal_mode = WAL');
         }
         $file->exec(
-            'CREATE TABLE IF NOT EXISTS requests (day TEXT, route TEXT, status INTEGER, class INTEGER, number INTEGER, longest INTEGER, PRIMARY KEY (day, route, status, class)) WITHOUT ROWID',
+            'CREATE TABLE IF NOT EXISTS requests (day TEXT, route TEXT, status INTEGER, class INTEGER, number '.
+                'INTEGER, longest INTEGER, PRIMARY KEY (day, route, status, class)) WITHOUT ROWID',
         );
         $file->exec('CREATE TABLE IF NOT EXISTS faults (at TEXT, id TEXT, route TEXT, what TEXT)');
 

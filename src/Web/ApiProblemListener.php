@@ -56,8 +56,10 @@ final class ApiProblemListener
             [] !== $violations => implode(' ', array_map(static fn (array $v): string => $v['propertyPath'].': '.$v['title'], $violations)),
             $error instanceof NotFoundHttpException => 'There is nothing at this address.',
             $status < 500 => $error->getMessage(),
-            $unusable => \sprintf('The database of the school cannot be used: it is missing, broken, full, of another version, or may not be written. Nothing was stored. Tell whoever runs this, with the number %s.', RequestNumber::of($event->getRequest())),
-            default => \sprintf('Something went wrong on our side. Nothing was stored. Try again; if it stays so, tell whoever runs this, with the number %s.', RequestNumber::of($event->getRequest())),
+            $unusable => \sprintf('The database of the school cannot be used: it is missing, broken, full, of '.
+                'another version, or may not be written. Nothing was stored. Tell whoever runs this, with the number %s.', RequestNumber::of($event->getRequest())),
+            default => \sprintf('Something went wrong on our side. Nothing was stored. Try again; if it stays '.
+                'so, tell whoever runs this, with the number %s.', RequestNumber::of($event->getRequest())),
         };
         $event->setResponse(self::problem($status, $detail, $violations, $error instanceof HttpExceptionInterface ? $error->getHeaders() : []));
         if ($status < 500) {

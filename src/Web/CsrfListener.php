@@ -29,7 +29,8 @@ final readonly class CsrfListener
             return;
         }
         if (!$this->tokens->isTokenValid(new CsrfToken('api', $request->headers->get('X-CSRF-Token')))) {
-            throw new AccessDeniedHttpException('This request did not come from the application’s own pages. Reload the page and try again.');
+            throw new AccessDeniedHttpException('This request did not come from the application’s own pages. '.
+                'Reload the page and try again.');
         }
     }
 }

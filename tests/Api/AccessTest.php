@@ -83,13 +83,21 @@ final class AccessTest extends ApiTestCase
             ['on' => '2027-06-14', 'girth' => 31.5],
         ],
         'app_trees_treepage_taganew' => ['people', '/api/specimens/{tree}/tag', ['tag' => 'Z-02']],
-        'app_trees_site_boundary' => ['instructors', '/api/sites/{site}/boundary', ['corners' => [[15, 47], [15.1, 47], [15, 47.1]]]],
+        'app_trees_site_boundary' => [
+            'instructors',
+            '/api/sites/{site}/boundary',
+            ['corners' => [[15, 47], [15.1, 47], [15, 47.1]]],
+        ],
         'app_examine_treeidentity_hold' => [
             'instructors',
             '/api/specimens/{other}/kind',
             ['taxon' => 'castanea-sativa', 'examinations' => ['{signed}']],
         ],
-        'app_examine_treeidentity_doubt' => ['people', '/api/specimens/{other}/doubt', ['because' => 'The bark looked odd.']],
+        'app_examine_treeidentity_doubt' => [
+            'people',
+            '/api/specimens/{other}/doubt',
+            ['because' => 'The bark looked odd.'],
+        ],
         'app_examine_treeidentity_merge' => [
             'instructors',
             '/api/specimens/{spare}/merge',
@@ -231,7 +239,11 @@ final class AccessTest extends ApiTestCase
         $this->client->request(
             'POST',
             '/api/pictures?tree='.$tree,
-            server: ['CONTENT_TYPE' => 'image/png', 'HTTP_ORIGIN' => 'http://localhost', 'HTTP_X_CSRF_TOKEN' => 'csrf-token'],
+            server: [
+                'CONTENT_TYPE' => 'image/png',
+                'HTTP_ORIGIN' => 'http://localhost',
+                'HTTP_X_CSRF_TOKEN' => 'csrf-token',
+            ],
             content: (string) base64_decode(self::PICTURE, true),
         );
         $answer = json_decode((string) $this->client->getResponse()->getContent(), true);
@@ -275,8 +287,14 @@ final class AccessTest extends ApiTestCase
             '{renewal}' => basename(self::text($renewal, 'path')),
             '{random}' => Uuid::v4()->toRfc4122(),
             '{other}' => $this->tree('M-02'),
-            '{signed}' => self::text($this->call('GET', '/api/specimens/'.$this->tree('M-02').'/known'), 'decisions.0.examination'),
-            '{decision}' => self::text($this->call('GET', '/api/specimens/'.$this->tree('M-02').'/known'), 'decisions.0.id'),
+            '{signed}' => self::text(
+                $this->call('GET', '/api/specimens/'.$this->tree('M-02').'/known'),
+                'decisions.0.examination',
+            ),
+            '{decision}' => self::text(
+                $this->call('GET', '/api/specimens/'.$this->tree('M-02').'/known'),
+                'decisions.0.id',
+            ),
             '{spare}' => self::text($this->call('POST', '/api/specimens', ['tag' => 'Y-01', 'siteId' => $site]), 'id'),
             '{spare2}' => self::text($this->call('POST', '/api/specimens', ['tag' => 'Y-02', 'siteId' => $site]), 'id'),
             '{picture}' => $this->picture($this->tree('M-01')),

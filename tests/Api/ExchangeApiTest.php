@@ -45,7 +45,7 @@ final class ExchangeApiTest extends ApiTestCase
         $this->signIn('ida');
         $found = $this->readElsewhere('geojson', $this->fetch('trees.geojson'));
         self::assertTrue($found['valid'], (string) json_encode($found['errors']));
-        $kinds = array_count_values(array_column((array) $found['features'], 'type'));
+        $kinds = array_count_values(self::texts($found['features'], 'type'));
         self::assertSame(['Polygon' => 3, 'Point' => 36], $kinds);
         foreach ((array) $found['features'] as $feature) {
             self::assertIsArray($feature);
@@ -68,7 +68,7 @@ final class ExchangeApiTest extends ApiTestCase
         self::assertSame('', array_column($trees, 'kind', 'tag')['M-09'], 'doubted');
         $examinations = $this->readElsewhere('csv', $this->fetch('examinations.csv'));
         $scores = $this->readElsewhere('csv', $this->fetch('scores.csv'));
-        self::assertSame([], array_diff(array_column($scores, 'examination'), array_column($examinations, 'id')));
+        self::assertSame([], array_diff(self::texts($scores, 'examination'), self::texts($examinations, 'id')));
         self::assertNotSame([], $this->readElsewhere('csv', $this->fetch('harvests.csv')));
         $archive = $this->readElsewhere('dwca', $this->fetch('occurrences.zip'));
         self::assertSame([], $archive['orphans']);
@@ -76,7 +76,8 @@ final class ExchangeApiTest extends ApiTestCase
         self::assertSame('http://rs.tdwg.org/dwc/terms/MeasurementOrFact', self::at($archive, 'extensions.0.rowType'));
         self::assertGreaterThan(200, \count((array) self::at($archive, 'extensions.0.rows')));
         $rows = (array) self::at($archive, 'core.rows');
-        self::assertCount($archive['ids'] ?? 0, $rows, 'every occurrence has an id of its own');
+        self::assertIsInt($archive['ids']);
+        self::assertCount($archive['ids'], $rows, 'every occurrence has an id of its own');
         $dwc = 'http://rs.tdwg.org/dwc/terms/';
         $names = array_column($rows, $dwc.'scientificName', $dwc.'catalogNumber');
         self::assertSame(['Castanea sativa', ''], [$names['M-02'], $names['M-13']]);
@@ -110,7 +111,9 @@ final class ExchangeApiTest extends ApiTestCase
     {
         $this->signIn('marta');
         $file =
-            "tag,place,whereabouts,latitude,longitude,stage\r\nN-01,Mill meadow,\"By the \"\"old\"\" gate, left\",47.1201,15.3102,young\r\nM-13,,Wet corner by the pond,47.11701,15.30901,\r\n";
+            "tag,place,whereabouts,latitude,longitude,stage\r\n".
+            "N-01,Mill meadow,\"By the \"\"old\"\" gate, left\",47.1201,15.3102,young\r\n".
+            "M-13,,Wet corner by the pond,47.11701,15.30901,\r\n";
         $look = $this->send('trees', $file);
         self::assertSame([1, 1, 0, false], [$look['made'], $look['changed'], $look['refused'], $look['done']]);
         self::assertSame(0, self::at($this->call('GET', '/api/specimens?q=N-01'), 'total'), 'only looked at');
@@ -130,7 +133,9 @@ final class ExchangeApiTest extends ApiTestCase
     {
         $this->signIn('marta');
         $polygon =
-            '{"type": "Feature", "properties": {"is": "place", "name": "Weir island", "altitude_m": 545}, "geometry": {"type": "Polygon", "coordinates": [[[15.30, 47.10], [15.31, 47.10], [15.31, 47.11], [15.30, 47.10]]]}}';
+            '{"type": "Feature", "properties": {"is": "place", "name": "Weir island", "altitude_m": 545},'.
+            ' "geometry": {"type": "Polygon", "coordinates":'.
+            ' [[[15.30, 47.10], [15.31, 47.10], [15.31, 47.11], [15.30, 47.10]]]}}';
         self::assertTrue($this->send('trees', $polygon, run: true)['done']);
         $places = array_column((array) self::at($this->call('GET', '/api/map/trees'), 'places'), 'boundary', 'name');
         self::assertCount(3, (array) $places['Weir island']);
@@ -141,11 +146,14 @@ final class ExchangeApiTest extends ApiTestCase
     {
         $this->signIn('marta');
         $id = self::ID.'1';
-        $examinations = "id,tag,examiner,date,flora,claim_taxon,claim_part,signed_at\r\n$id,M-13,Jonas Brandauer,2027-06-12,central-european-hills,sambucus-nigra,flower,2027-06-12T10:00:00+02:00\r\n";
+        $examinations =
+            "id,tag,examiner,date,flora,claim_taxon,claim_part,signed_at\r\n".
+            "$id,M-13,Jonas Brandauer,2027-06-12,central-european-hills,sambucus-nigra,flower,2027-06-12T10:00:00+02:00\r\n";
         self::assertTrue($this->send('examinations', $examinations, run: true)['done']);
         $scores = "id,examination,character,answer,states,numbers,samples,recorded_at\r\n";
         $n = 0;
-        foreach (Starter::ELDER_AS_SHIPPED as $character => [$value, $samples]) {
+        foreach (Starter::ELDER_AS_SHIPPED as $character => $scored) {
+            $value = $scored[0];
             $scores .=
                 implode(',', [
                     \sprintf('0197a1b2-0000-7000-8000-0000000001%02x', ++$n),
@@ -154,7 +162,7 @@ final class ExchangeApiTest extends ApiTestCase
                     'seen',
                     \is_string($value) ? $value : '',
                     \is_string($value) ? '' : implode(' ', $value),
-                    $samples,
+                    $scored[1] ?? \count((array) $value),
                     \sprintf('2027-06-12T09:%02d:00+02:00', $n),
                 ])."\r\n";
         }
@@ -269,7 +277,7 @@ final class ExchangeApiTest extends ApiTestCase
             : $text;
     }
 
-    /** What stands at a column told by number, as far as it is expected there; the column itself where it is told by name. */
+    /** What stands at a column told by number, as far as it is expected; the column itself where it is told by name. */
     private static function shown(string $file, int $line, string $column, string $expected): string
     {
         return str_starts_with($expected, '@')
@@ -304,7 +312,7 @@ final class ExchangeApiTest extends ApiTestCase
         $this->client->request('GET', '/api/export/'.$file);
         $echoed = (string) ob_get_clean();
         self::assertResponseStatusCodeSame(200);
-        $sent = (string) $this->client->getInternalResponse()->getContent();
+        $sent = $this->client->getInternalResponse()->getContent();
 
         return '' !== $sent ? $sent : $echoed;
     }
@@ -349,6 +357,12 @@ final class ExchangeApiTest extends ApiTestCase
         self::assertIsArray($found);
 
         return $found;
+    }
+
+    /** @return list<string> */
+    private static function texts(mixed $rows, string $column): array
+    {
+        return array_values(array_filter(array_column((array) $rows, $column), is_string(...)));
     }
 
     /** @param array<mixed> $ring twice the area, above 0 against the clock */

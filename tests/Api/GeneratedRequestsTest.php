@@ -175,9 +175,11 @@ final class GeneratedRequestsTest extends ApiTestCase
                 "\xFF\xD8\xFF\xE0 no picture",
                 '%PDF-1.4 no paper',
                 "PK\x03\x04 no archive",
-                '{"type": "FeatureCollection", "features": [{"type": "Feature", "geometry": {"type": "Point", "coordinates": [15.31, 47.12]}, "properties": {"tag": "G-01"}}]}',
+                '{"type": "FeatureCollection", "features": [{"type": "Feature", "geometry": {"type": "Point", '.
+                    '"coordinates": [15.31, 47.12]}, "properties": {"tag": "G-01"}}]}',
                 '{"type": "Feature", "geometry": null}',
-                '<gpx xmlns="http://www.topografix.com/GPX/1/1"><wpt lat="47.1" lon="15.3"><name>G-02</name></wpt></gpx>',
+                '<gpx xmlns="http://www.topografix.com/GPX/1/1"><wpt lat="47.1" '.
+                    'lon="15.3"><name>G-02</name></wpt></gpx>',
                 "tag,place\r\nG-03,Mill meadow\r\nM-01,\r\n",
                 "id,tag,examiner,date,flora,signed_at\r\nx,M-01,Marta Ellinger,2027-01-01,central-european-hills,now\r\n",
                 '',

@@ -15,7 +15,10 @@ use Symfony\Component\Clock\MockClock;
 use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\Process\Process;
 
-/** Copies, restoring and the doctor: run from the shell on databases of their own, as whoever looks after a school runs them. */
+/**
+ * Copies, restoring and the doctor: run from the shell on databases of their own, as whoever looks after a school runs
+ * them.
+ */
 final class KeepingTest extends TestCase
 {
     private string $folder;

@@ -10,6 +10,8 @@ use App\School\BeginWord;
 use App\Tests\Support\Starter;
 use Doctrine\ORM\EntityManagerInterface;
 use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\Mime\Address;
+use Symfony\Component\Mime\Email;
 
 /** People come, change and leave; what they did stays. */
 final class PeopleApiTest extends ApiTestCase
@@ -78,6 +80,30 @@ final class PeopleApiTest extends ApiTestCase
         $deeds = array_column((array) self::at($this->call('GET', '/api/people'), 'deeds'), 'what', 'about');
         self::assertSame('joined', $deeds['Nora Birk'] ?? null);
         self::assertSame('invited', $deeds['Nora'] ?? null);
+    }
+
+    public function testALinkGoesByMailWhereAServerIsSet(): void
+    {
+        $this->signIn('marta');
+        $nora = ['name' => 'Nora', 'role' => 'learner'];
+        self::assertFalse($this->call('POST', '/api/invitations', $nora)['mailed'], 'no address, no mail');
+        self::assertProblem(
+            422,
+            'email',
+            $this->call('POST', '/api/invitations', ['email' => "nora@orlebach.example\nBcc: x@x.example"] + $nora),
+        );
+        self::assertEmailCount(0);
+        $invitation = $this->call('POST', '/api/invitations', ['email' => 'nora@orlebach.example'] + $nora);
+        self::assertTrue($invitation['mailed']);
+        self::assertEmailCount(1);
+        $mail = self::getMailerMessage();
+        self::assertInstanceOf(Email::class, $mail);
+        self::assertSame(
+            ['nora@orlebach.example'],
+            array_map(static fn (Address $a) => $a->getAddress(), $mail->getTo()),
+        );
+        self::assertEmailTextBodyContains($mail, 'http://localhost'.self::text($invitation, 'path'));
+        self::assertEmailTextBodyContains($mail, 'Marta Ellinger made this link for you. It works once');
     }
 
     #[TestWith(['expired'])]

@@ -13,16 +13,28 @@ final class PictureApiTest extends ApiTestCase
     {
         $this->signIn('ida');
         $bytes = $this->withPlaceAndSerialNumber();
-        self::assertIsArray(exif_read_data('data://image/jpeg;base64,'.base64_encode($bytes), 'GPS'), 'the file tells where it was taken');
-        $picture = $this->send('tree='.$this->tree('M-01').'&caption=Bark&takenOn=2027-06-13', $bytes, 'image/jpeg');
+        self::assertIsArray(
+            exif_read_data('data://image/jpeg;base64,'.base64_encode($bytes), 'GPS'),
+            'the file tells where it was taken',
+        );
+        $picture = $this->send(
+            'tree='.$this->tree('M-01').'&caption=Bark&takenOn=2027-06-13',
+            $bytes,
+            'image/jpeg',
+        );
         self::assertResponseStatusCodeSame(200);
-        self::assertSame(['image/jpeg', 'Bark', '2027-06-13', 'Ida Lenz'], [$picture['type'], $picture['caption'], $picture['takenOn'], $picture['by']]);
+        self::assertSame(
+            ['image/jpeg', 'Bark', '2027-06-13', 'Ida Lenz'],
+            [$picture['type'], $picture['caption'], $picture['takenOn'], $picture['by']],
+        );
         self::assertSame([60, 90], [$picture['width'], $picture['height']], 'upright: it was held on its side');
         foreach (['full', 'thumb'] as $kind) {
             $kept = $this->fetch('/api/pictures/'.self::text($picture, 'id').'/'.$kind);
             self::assertStringNotContainsString('Exif', $kept);
             self::assertStringNotContainsString('SN-4711', $kept);
-            self::assertSame(\IMAGETYPE_JPEG, ((array) getimagesizefromstring($kept))[2]);
+            $size = getimagesizefromstring($kept);
+            self::assertNotFalse($size);
+            self::assertSame('image/jpeg', $size['mime']);
         }
     }
 
@@ -33,7 +45,11 @@ final class PictureApiTest extends ApiTestCase
         self::assertNotFalse($image);
         imagesavealpha($image, true);
         imagefill($image, 0, 0, (int) imagecolorallocatealpha($image, 0, 0, 0, 127));
-        $picture = $this->send('tree='.$this->tree('M-01'), self::bytes(static fn () => imagepng($image)), 'image/png');
+        $picture = $this->send(
+            'tree='.$this->tree('M-01'),
+            self::bytes(static fn () => imagepng($image)),
+            'image/png',
+        );
         self::assertSame([2400, 1200], [$picture['width'], $picture['height']]);
         $kept = imagecreatefromstring($this->fetch('/api/pictures/'.self::text($picture, 'id').'/thumb'));
         self::assertNotFalse($kept);
@@ -48,11 +64,23 @@ final class PictureApiTest extends ApiTestCase
         $jpeg = self::bytes(static fn () => imagejpeg(imagecreatetruecolor(64, 64)));
         yield 'nothing' => ['tree', '', 'The file is empty.'];
         yield 'no picture' => ['tree', 'This is a letter.', 'no picture that can be taken'];
-        yield 'a GIF' => ['tree', self::bytes(static fn () => imagegif(imagecreatetruecolor(64, 64))), 'send JPEG, PNG or WebP'];
-        yield 'SVG with a script' => ['tree', '<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>', 'no picture'];
+        yield 'a GIF' => [
+            'tree',
+            self::bytes(static fn () => imagegif(imagecreatetruecolor(64, 64))),
+            'send JPEG, PNG or WebP',
+        ];
+        yield 'SVG with a script' => [
+            'tree',
+            '<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>',
+            'no picture',
+        ];
         yield 'cut short' => ['tree', substr($jpeg, 0, (int) (\strlen($jpeg) * 0.7)), 'damaged or was cut short'];
         yield 'a PNG with a wrong sum' => ['tree', substr_replace($png, 'xx', 60, 2), 'damaged or was cut short'];
-        yield 'too many points' => ['tree', substr_replace($png, pack('NN', 60_000, 60_000), 16, 8), '60000 × 60000 points'];
+        yield 'too many points' => [
+            'tree',
+            substr_replace($png, pack('NN', 60_000, 60_000), 16, 8),
+            '60000 × 60000 points',
+        ];
         yield 'too small' => ['tree', self::bytes(static fn () => imagepng(imagecreatetruecolor(4, 4))), '4 × 4 points'];
         yield 'too many bytes' => ['tree', $jpeg.str_repeat('x', 12_000_000), 'at most 12 MB'];
         yield 'a paper of a tree' => ['tree', '%PDF-1.7 …', 'the paper of a permission only'];
@@ -79,7 +107,16 @@ final class PictureApiTest extends ApiTestCase
     {
         $this->signIn('ida');
         $tree = '/api/specimens/'.$this->tree('M-13').'/pictures';
-        $picture = '/api/pictures/'.self::text($this->send('tree='.$this->tree('M-13'), self::bytes(static fn () => imagewebp(imagecreatetruecolor(64, 64))), 'image/webp'), 'id');
+        $picture =
+            '/api/pictures/'.
+            self::text(
+                $this->send(
+                    'tree='.$this->tree('M-13'),
+                    self::bytes(static fn () => imagewebp(imagecreatetruecolor(64, 64))),
+                    'image/webp',
+                ),
+                'id',
+            );
         $changed = $this->call('PATCH', $picture, ['caption' => 'With a rule', 'pixelsPerMillimetre' => 7.5]);
         self::assertSame(['With a rule', 7.5], [$changed['caption'], $changed['pixelsPerMillimetre']]);
         self::assertProblem(422, '', $this->call('PATCH', $picture, ['caption' => '', 'pixelsPerMillimetre' => 0]));
@@ -97,7 +134,11 @@ final class PictureApiTest extends ApiTestCase
         $this->signIn('marta');
         $site = self::text($this->call('GET', '/api/sites'), '0.id');
         $page = $this->call('GET', '/api/sites/'.$site);
-        $paper = $this->send('permission='.self::text($page, 'permissions.0.id'), "%PDF-1.7\n<script>", 'application/pdf');
+        $paper = $this->send(
+            'permission='.self::text($page, 'permissions.0.id'),
+            "%PDF-1.7\n<script>",
+            'application/pdf',
+        );
         self::assertResponseStatusCodeSame(200);
         self::assertCount(1, $this->call('GET', '/api/sites/'.$site.'/papers'));
         $this->fetch('/api/pictures/'.self::text($paper, 'id').'/full');
@@ -106,7 +147,11 @@ final class PictureApiTest extends ApiTestCase
         self::assertStringStartsWith('attachment', (string) $headers->get('Content-Disposition'));
         self::assertStringContainsString('sandbox', (string) $headers->get('Content-Security-Policy'));
         $this->signIn('ida');
-        self::assertProblem(403, '', $this->send('permission='.self::text($page, 'permissions.0.id'), '%PDF-1.7', 'application/pdf'));
+        self::assertProblem(
+            403,
+            '',
+            $this->send('permission='.self::text($page, 'permissions.0.id'), '%PDF-1.7', 'application/pdf'),
+        );
     }
 
     public function testTheStandInsSayWhatTheyWereSetTo(): void
@@ -122,7 +167,15 @@ final class PictureApiTest extends ApiTestCase
         $lost = $this->call('PUT', '/api/devices/receiver', ['lost' => true] + $walk);
         self::assertSame([null, 'no-signal', 0], [$lost['latitude'], $lost['because'], $lost['damaged']]);
         self::assertNull($this->call('GET', '/api/devices/gauge')['reading']);
-        self::assertSame([12.5, 'cm'], array_values(array_intersect_key($this->call('PUT', '/api/devices/gauge', ['reading' => 12.5, 'unit' => 'cm']), ['reading' => 0, 'unit' => 0])));
+        self::assertSame(
+            [12.5, 'cm'],
+            array_values(
+                array_intersect_key($this->call('PUT', '/api/devices/gauge', ['reading' => 12.5, 'unit' => 'cm']), [
+                    'reading' => 0,
+                    'unit' => 0,
+                ]),
+            ),
+        );
         self::assertProblem(422, '', $this->call('PUT', '/api/devices/gauge', ['reading' => -1]));
         self::assertContains('leaf-on-squares.jpg', $this->call('GET', '/api/devices/camera'));
         $this->signIn('tobias');
@@ -132,7 +185,12 @@ final class PictureApiTest extends ApiTestCase
     /** @return array<mixed> */
     private function send(string $query, string $bytes, string $type): array
     {
-        $this->client->request('POST', '/api/pictures?'.$query, server: ['CONTENT_TYPE' => $type, 'HTTP_ORIGIN' => 'http://localhost', 'HTTP_X_CSRF_TOKEN' => 'csrf-token'], content: $bytes);
+        $this->client->request(
+            'POST',
+            '/api/pictures?'.$query,
+            server: ['CONTENT_TYPE' => $type, 'HTTP_ORIGIN' => 'http://localhost', 'HTTP_X_CSRF_TOKEN' => 'csrf-token'],
+            content: $bytes,
+        );
         $answer = json_decode((string) $this->client->getResponse()->getContent(), true);
 
         return \is_array($answer) ? $answer : [];
@@ -149,11 +207,24 @@ final class PictureApiTest extends ApiTestCase
     /** A JPEG, 90 by 60, held on its side, with the place and the number of the camera: EXIF 2.3, written by hand. */
     private function withPlaceAndSerialNumber(): string
     {
-        $entry = static fn (int $tag, int $type, int $count, string $value): string => pack('vvV', $tag, $type, $count).str_pad($value, 4, "\0");
+        $entry = static fn (int $tag, int $type, int $count, string $value): string => pack('vvV', $tag, $type, $count).
+            str_pad($value, 4, "\0");
         $serial = "SN-4711\0";
         $gps = pack('v', 2).$entry(1, 2, 2, "N\0").$entry(2, 5, 3, pack('V', 92)).pack('V', 0);
-        $ifd = pack('v', 3).$entry(0x0112, 3, 1, pack('v', 6)).$entry(0x8825, 4, 1, pack('V', 58)).$entry(0xA431, 2, 8, pack('V', 50)).pack('V', 0);
-        $tiff = "II*\0".pack('V', 8).$ifd.$serial.$gps.str_repeat("\0", 92 - 58 - \strlen($gps) > 0 ? 92 - 58 - \strlen($gps) : 0).pack('V6', 47, 1, 7, 1, 12, 1);
+        $ifd =
+            pack('v', 3).
+            $entry(0x0112, 3, 1, pack('v', 6)).
+            $entry(0x8825, 4, 1, pack('V', 58)).
+            $entry(0xA431, 2, 8, pack('V', 50)).
+            pack('V', 0);
+        $tiff =
+            "II*\0".
+            pack('V', 8).
+            $ifd.
+            $serial.
+            $gps.
+            str_repeat("\0", 92 - 58 - \strlen($gps) > 0 ? 92 - 58 - \strlen($gps) : 0).
+            pack('V6', 47, 1, 7, 1, 12, 1);
         $exif = "Exif\0\0".$tiff;
         $jpeg = self::bytes(static fn () => imagejpeg(imagecreatetruecolor(90, 60)));
 

@@ -21,7 +21,8 @@ final class RunningTest extends ApiTestCase
         $dispatcher = self::getContainer()->get('event_dispatcher');
         self::assertInstanceOf(EventDispatcherInterface::class, $dispatcher);
         $fail = static fn () => throw new \RuntimeException(
-            'The row (email)=(ida@orlebach.example) of ida@orlebach.example, asked by /api/specimens?q=Ida, is in the way.',
+            'The row (email)=(ida@orlebach.example) of ida@orlebach.example, asked by /api/specimens?q=Ida, is '.
+                'in the way.',
         );
         $dispatcher->addListener(KernelEvents::CONTROLLER, $fail);
         $problem = $this->call('GET', '/api/specimens?q=secret-place');

@@ -13,12 +13,31 @@ final class TreeApiTest extends ApiTestCase
     {
         $this->signIn('ida');
         $tree = '/api/specimens/'.$this->tree('M-08');
-        $change = ['whereabouts' => 'by the stile', 'latitude' => 47.121, 'longitude' => 15.307, 'uncertainty' => 3.5, 'positionFrom' => 'receiver', 'stage' => 'old', 'sex' => 'both', 'health' => 'sound'];
+        $change = [
+            'whereabouts' => 'by the stile',
+            'latitude' => 47.121,
+            'longitude' => 15.307,
+            'uncertainty' => 3.5,
+            'positionFrom' => 'receiver',
+            'stage' => 'old',
+            'sex' => 'both',
+            'health' => 'sound',
+        ];
         $page = $this->call('PUT', $tree, $change);
         self::assertResponseStatusCodeSame(200);
-        self::assertSame(['receiver', 'old', 'both', 'sound'], [$page['positionFrom'], $page['stage'], $page['sex'], $page['health']]);
+        self::assertSame(
+            ['receiver', 'old', 'both', 'sound'],
+            [$page['positionFrom'], $page['stage'], $page['sex'], $page['health']],
+        );
         $page = $this->call('POST', $tree.'/measures', ['on' => '2027-06-14', 'girth' => 31.5, 'lowest' => 0.4]);
-        self::assertSame([31.5, null, 0.4], [self::at($page, 'measures.0.girth'), self::at($page, 'measures.0.height'), self::at($page, 'measures.0.lowest')]);
+        self::assertSame(
+            [31.5, null, 0.4],
+            [
+                self::at($page, 'measures.0.girth'),
+                self::at($page, 'measures.0.height'),
+                self::at($page, 'measures.0.lowest'),
+            ],
+        );
         foreach (
             [
                 ['PUT', '', ['longitude' => null] + $change, 'A position has two numbers'],
@@ -38,11 +57,21 @@ final class TreeApiTest extends ApiTestCase
         }
         $this->call('PUT', $tree, ['gone' => 'fallen', 'goneOn' => '2027-06-13'] + $change);
         self::assertResponseStatusCodeSame(200);
-        self::assertProblem(422, 'not there any more: fallen', $this->call('POST', '/api/examinations', ['specimenId' => basename($tree), 'date' => '2027-06-14']));
-        $listed = fn (string $query): array => array_column((array) self::at($this->call('GET', '/api/specimens?'.$query), 'trees'), 'tag');
+        self::assertProblem(
+            422,
+            'not there any more: fallen',
+            $this->call('POST', '/api/examinations', ['specimenId' => basename($tree), 'date' => '2027-06-14']),
+        );
+        $listed = fn (string $query): array => array_column(
+            (array) self::at($this->call('GET', '/api/specimens?'.$query), 'trees'),
+            'tag',
+        );
         self::assertNotContains('M-08', $listed('q=M-0'));
         self::assertContains('M-08', $listed('gone=1'));
-        self::assertContains('gone', array_column((array) self::at($this->call('GET', $tree.'/years'), 'marks'), 'kind'));
+        self::assertContains(
+            'gone',
+            array_column((array) self::at($this->call('GET', $tree.'/years'), 'marks'), 'kind'),
+        );
     }
 
     public function testAnotherTagIsFoundByTheOldOne(): void
@@ -52,7 +81,11 @@ final class TreeApiTest extends ApiTestCase
         $page = $this->call('PUT', '/api/specimens/'.$tree.'/tag', ['tag' => 'M-12b']);
         self::assertSame('M-12', self::at($page, 'formerTags.0.tag'));
         self::assertSame($tree, self::at($this->call('GET', '/api/specimens?q=M-12'), 'trees.0.id'));
-        self::assertProblem(422, 'had the tag M-12 before', $this->call('POST', '/api/specimens', ['tag' => 'M-12', 'siteId' => self::text($page, 'tree.site.id')]));
+        self::assertProblem(
+            422,
+            'had the tag M-12 before',
+            $this->call('POST', '/api/specimens', ['tag' => 'M-12', 'siteId' => self::text($page, 'tree.site.id')]),
+        );
     }
 
     public function testTwoTagsBecomeOneTreeAndOneTagTwoWithoutLosingAnything(): void
@@ -63,19 +96,45 @@ final class TreeApiTest extends ApiTestCase
         $this->score($address, ['leaf.kind' => ['simple', 3]]);
         $this->call('POST', $address.'/sign');
         $because = ['because' => 'Both stems spring from one stool.'];
-        self::assertProblem(422, 'same tree', $this->call('POST', '/api/specimens/'.$stays.'/merge', ['with' => $stays] + $because));
-        self::assertProblem(422, 'different places', $this->call('POST', '/api/specimens/'.$stays.'/merge', ['with' => $this->tree('L-05')] + $because));
-        self::assertProblem(422, 'different kinds', $this->call('POST', '/api/specimens/'.$stays.'/merge', ['with' => $this->tree('M-02')] + $because));
+        self::assertProblem(
+            422,
+            'same tree',
+            $this->call('POST', '/api/specimens/'.$stays.'/merge', ['with' => $stays] + $because),
+        );
+        self::assertProblem(
+            422,
+            'different places',
+            $this->call('POST', '/api/specimens/'.$stays.'/merge', ['with' => $this->tree('L-05')] + $because),
+        );
+        self::assertProblem(
+            422,
+            'different kinds',
+            $this->call('POST', '/api/specimens/'.$stays.'/merge', ['with' => $this->tree('M-02')] + $because),
+        );
         $this->call('POST', '/api/specimens/'.$stays.'/merge', ['with' => $goes] + $because);
         self::assertResponseStatusCodeSame(200);
         $examinations = array_column($this->call('GET', '/api/specimens/'.$stays.'/examinations'), 'id');
         self::assertContains(basename($address), $examinations);
         $gone = $this->call('GET', '/api/specimens/'.$goes.'/page');
         self::assertSame(['merged', $stays], [$gone['gone'], $gone['mergedInto']]);
-        self::assertCount(4, (array) self::at($this->call('GET', '/api/specimens/'.$stays.'/page'), 'measures'), 'those of both');
-        $other = $this->call('POST', '/api/specimens/'.$stays.'/split', ['tag' => 'M-08b', 'examinations' => [basename($address)]] + $because);
-        self::assertSame([basename($address)], array_column($this->call('GET', '/api/specimens/'.self::text($other, 'id').'/examinations'), 'id'));
-        self::assertNotContains(basename($address), array_column($this->call('GET', '/api/specimens/'.$stays.'/examinations'), 'id'));
+        self::assertCount(
+            4,
+            (array) self::at($this->call('GET', '/api/specimens/'.$stays.'/page'), 'measures'),
+            'those of both',
+        );
+        $other = $this->call(
+            'POST',
+            '/api/specimens/'.$stays.'/split',
+            ['tag' => 'M-08b', 'examinations' => [basename($address)]] + $because,
+        );
+        self::assertSame(
+            [basename($address)],
+            array_column($this->call('GET', '/api/specimens/'.self::text($other, 'id').'/examinations'), 'id'),
+        );
+        self::assertNotContains(
+            basename($address),
+            array_column($this->call('GET', '/api/specimens/'.$stays.'/examinations'), 'id'),
+        );
         self::assertSame(
             ['made two trees of the tree with the tag', 'made one tree of two, with the tag'],
             \array_slice(array_column((array) self::at($this->call('GET', '/api/people'), 'deeds'), 'what'), 0, 2),
@@ -87,16 +146,33 @@ final class TreeApiTest extends ApiTestCase
         $this->signIn('marta');
         $tree = '/api/specimens/'.$this->tree('M-01');
         $examination = self::text($this->call('GET', $tree.'/known?all=1'), 'kind.restsOn.0.examination');
-        $hold = fn (string $taxon, string $id): array => $this->call('PUT', $tree.'/kind', ['taxon' => $taxon, 'examinations' => [$id]]);
+        $hold = fn (string $taxon, string $id): array => $this->call('PUT', $tree.'/kind', [
+            'taxon' => $taxon,
+            'examinations' => [$id],
+        ]);
         self::assertProblem(422, 'less than 95 in 100', $hold('sambucus-ebulus', $examination));
-        self::assertProblem(422, 'Only signed examinations of this tree', $hold('sambucus-nigra', self::text($this->call('GET', '/api/specimens/'.$this->tree('M-02').'/known'), 'decisions.0.examination')));
+        self::assertProblem(
+            422,
+            'Only signed examinations of this tree',
+            $hold(
+                'sambucus-nigra',
+                self::text(
+                    $this->call('GET', '/api/specimens/'.$this->tree('M-02').'/known'),
+                    'decisions.0.examination',
+                ),
+            ),
+        );
         self::assertSame('harmless', $this->dangerOf('M-02'));
         $this->signIn('ida');
         $this->call('POST', $tree.'/doubt', ['because' => 'The pith was brown.']);
         self::assertResponseStatusCodeSame(200);
         self::assertSame('doubted', $this->dangerOf('M-01'));
         self::assertSame('The pith was brown.', self::at($this->call('GET', $tree.'/known'), 'kind.doubt'));
-        self::assertProblem(409, 'nothing to doubt', $this->call('POST', '/api/specimens/'.$this->tree('M-13').'/doubt', ['because' => 'x']));
+        self::assertProblem(
+            409,
+            'nothing to doubt',
+            $this->call('POST', '/api/specimens/'.$this->tree('M-13').'/doubt', ['because' => 'x']),
+        );
         $this->signIn('marta');
         $hold('sambucus-nigra', $examination);
         self::assertResponseStatusCodeSame(200);
@@ -107,13 +183,22 @@ final class TreeApiTest extends ApiTestCase
     public function testTheListAndTheMapShowOneSelection(): void
     {
         $this->signIn('ida');
-        foreach (['', 'danger=deadly', 'danger=unknown', 'danger=doubted', 'q=mill', 'gone=1', 'q=no+such+tree'] as $query) {
+        foreach (
+            ['', 'danger=deadly', 'danger=unknown', 'danger=doubted', 'q=mill', 'gone=1', 'q=no+such+tree'] as $query
+        ) {
             $list = (array) self::at($this->call('GET', '/api/specimens?'.$query), 'trees');
             $map = $this->call('GET', '/api/map/trees?'.$query);
             self::assertSame(self::at($this->call('GET', '/api/specimens?'.$query), 'total'), $map['total'], $query);
-            self::assertSame(array_column($list, 'danger', 'tag'), array_column((array) $map['trees'], 'danger', 'tag'), $query);
+            self::assertSame(
+                array_column($list, 'danger', 'tag'),
+                array_column((array) $map['trees'], 'danger', 'tag'),
+                $query,
+            );
         }
-        self::assertSame(['L-03', 'L-08', 'L-09'], array_column((array) self::at($this->call('GET', '/api/map/trees?danger=deadly'), 'trees'), 'tag'));
+        self::assertSame(
+            ['L-03', 'L-08', 'L-09'],
+            array_column((array) self::at($this->call('GET', '/api/map/trees?danger=deadly'), 'trees'), 'tag'),
+        );
         self::assertNotSame([], self::at($this->call('GET', '/api/map/base'), 'features'));
     }
 
@@ -132,7 +217,11 @@ final class TreeApiTest extends ApiTestCase
     public function testWhoeverCouldBeTheSecondPersonLearnsNothingFromTheTree(): void
     {
         $this->signIn('marta');
-        $address = $this->begin('L-06', ['claimTaxon' => 'abies-alba', 'claimPart' => 'young-shoot', 'date' => '2027-06-14']);
+        $address = $this->begin('L-06', [
+            'claimTaxon' => 'abies-alba',
+            'claimPart' => 'young-shoot',
+            'date' => '2027-06-14',
+        ]);
         $this->score($address, Starter::FIR_AS_SHIPPED);
         $this->call('PATCH', $address, ['conditions' => ['soft-and-light' => true, 'sprayed' => false]]);
         $signed = $this->call('POST', $address.'/sign');
@@ -142,7 +231,10 @@ final class TreeApiTest extends ApiTestCase
         self::assertFalse(self::at($this->call('GET', $tree.'/known'), 'covered'));
         $this->signIn('jonas');
         $known = $this->call('GET', $tree.'/known');
-        self::assertSame([true, null, [], [], []], [$known['covered'], $known['kind'], $known['decisions'], $known['known'], $known['missing']]);
+        self::assertSame(
+            [true, null, [], [], []],
+            [$known['covered'], $known['kind'], $known['decisions'], $known['known'], $known['missing']],
+        );
         self::assertSame(['expected' => [], 'marks' => [], 'covered' => true], $this->call('GET', $tree.'/years'));
         self::assertSame([], $this->call('GET', $tree.'/pictures'));
         $this->client->request('GET', '/api/pictures/'.$picture.'/full');
@@ -162,7 +254,11 @@ final class TreeApiTest extends ApiTestCase
         $all = $this->call('GET', $tree.'/known?all=1');
         self::assertSame(0, $all['leftOut']);
         self::assertNotSame([], $all['known']);
-        $second = $this->call('POST', '/api/examinations', ['specimenId' => basename($tree), 'date' => '2027-06-14', 'secondOf' => self::text($all, 'decisions.0.examination')]);
+        $second = $this->call('POST', '/api/examinations', [
+            'specimenId' => basename($tree),
+            'date' => '2027-06-14',
+            'secondOf' => self::text($all, 'decisions.0.examination'),
+        ]);
         self::assertResponseStatusCodeSame(200);
         self::assertFalse($second['unprejudiced'] ?? false);
     }
@@ -181,7 +277,16 @@ final class TreeApiTest extends ApiTestCase
         $bytes = (string) ob_get_clean();
         $this->signIn('marta');
         $score = self::text($this->call('GET', $address), 'scores.0.id');
-        $this->client->request('POST', '/api/pictures?score='.$score, server: ['CONTENT_TYPE' => 'image/png', 'HTTP_ORIGIN' => 'http://localhost', 'HTTP_X_CSRF_TOKEN' => 'csrf-token'], content: $bytes);
+        $this->client->request(
+            'POST',
+            '/api/pictures?score='.$score,
+            server: [
+                'CONTENT_TYPE' => 'image/png',
+                'HTTP_ORIGIN' => 'http://localhost',
+                'HTTP_X_CSRF_TOKEN' => 'csrf-token',
+            ],
+            content: $bytes,
+        );
         self::assertResponseStatusCodeSame(200);
         $answer = json_decode((string) $this->client->getResponse()->getContent(), true);
 

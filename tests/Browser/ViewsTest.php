@@ -83,7 +83,8 @@ final class ViewsTest extends BrowserTestCase
         $this->signIn('Marta Ellinger');
         foreach (['M-01' => 'cleared', 'M-05' => 'barred', 'L-01' => 'withheld'] as $tag => $state) {
             $address = $this->browser->executeAsyncScript(
-                'const done = arguments[1]; fetch("/api/today").then(r => r.json()).then(t => done(t.recent.find(e => e.tag === arguments[0][0] && e.answer === arguments[0][1]).id))',
+                'const done = arguments[1]; fetch("/api/today").then(r => r.json()).then(t => '.
+                    'done(t.recent.find(e => e.tag === arguments[0][0] && e.answer === arguments[0][1]).id))',
                 [[$tag, $state]],
             );
             self::assertIsString($address);

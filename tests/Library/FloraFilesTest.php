@@ -102,7 +102,8 @@ final class FloraFilesTest extends TestCase
             'characters.yaml',
             "- id: twig.pith\n",
             "- id: twig.pith\n  varies: true\n",
-            'taxa/aesculus-hippocastanum.yaml: never[9].character "twig.pith" tells of size, place or what a storm or a planter can change: it can rank, but never be stated never.',
+            'taxa/aesculus-hippocastanum.yaml: never[9].character "twig.pith" tells of size, place or what a '.
+                'storm or a planter can change: it can rank, but never be stated never.',
         ];
         yield 'a source that is not there' => [
             $elder,

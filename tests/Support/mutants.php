@@ -318,7 +318,8 @@ foreach (
 // its autoloader finds the copied classes
 passthru('cp -al '.escapeshellarg($root.'/vendor').' '.escapeshellarg($copy.'/vendor'));
 $suites =
-    'tests/Core/Assessment tests/Core/Clearance tests/Core/Examination tests/Core/Identification tests/Core/Season tests/Core/Flora tests/Core/Rehearsal/FloraAuditTest.php tests/Reference/HostileTest.php';
+    'tests/Core/Assessment tests/Core/Clearance tests/Core/Examination tests/Core/Identification '.
+        'tests/Core/Season tests/Core/Flora tests/Core/Rehearsal/FloraAuditTest.php tests/Reference/HostileTest.php';
 /** @phpstan-impure */
 function notices(string $copy, string $suites): bool
 {
@@ -326,7 +327,8 @@ function notices(string $copy, string $suites): bool
         exec(
             'cd '.
                 escapeshellarg($copy).
-                ' && php vendor/bin/phpunit --no-configuration --bootstrap vendor/autoload.php --no-progress --stop-on-defect '.
+                ' && php vendor/bin/phpunit --no-configuration --bootstrap vendor/autoload.php --no-progress '.
+                    '--stop-on-defect '.
                 $suite.
                 ' 2>&1',
             $said,

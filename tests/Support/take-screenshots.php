@@ -40,7 +40,8 @@ $go = static function (string $path) use ($browser): void {
 };
 $press = static function (string $words) use ($js): void {
     $js(
-        '[...document.querySelectorAll("button, label")].find(e => e.checkVisibility() && (e.textContent.includes(arguments[0]) || e.ariaLabel === arguments[0])).click()',
+        '[...document.querySelectorAll("button, label")].find(e => e.checkVisibility() && '.
+            '(e.textContent.includes(arguments[0]) || e.ariaLabel === arguments[0])).click()',
         $words,
     );
     usleep(600_000);
@@ -57,7 +58,8 @@ $shot = static function (string $name) use ($browser): void {
 };
 $examination = static function (string $tag, string $answer) use ($js): string {
     $id = $js(
-        'return fetch(`/api/specimens?q=${arguments[0]}`).then(r => r.json()).then(p => p.trees.find(e => e.tag === arguments[0]).id).then(i => fetch(`/api/specimens/${i}/examinations`)).then(r => r.json()).then(l => l.find(e => e.answer === arguments[1]).id)',
+        'return fetch(`/api/specimens?q=${arguments[0]}`).then(r => r.json()).then(p => p.trees.find(e => e.tag '.
+            '=== arguments[0]).id).then(i => fetch(`/api/specimens/${i}/examinations`)).then(r => r.json()).then(l => l.find(e => e.answer === arguments[1]).id)',
         $tag,
         $answer,
     );
@@ -66,7 +68,8 @@ $examination = static function (string $tag, string $answer) use ($js): string {
 };
 $record = static function (string $character, string $state, int $samples) use ($js): void {
     $js(
-        'const q = document.querySelector(`[data-character="${arguments[0]}"]`); const h = q.querySelector("h3 button"); if (h.ariaExpanded === "false") h.click();',
+        'const q = document.querySelector(`[data-character="${arguments[0]}"]`); const h = q.querySelector("h3 '.
+            'button"); if (h.ariaExpanded === "false") h.click();',
         $character,
     );
     usleep(300_000);
@@ -80,7 +83,8 @@ $record = static function (string $character, string $state, int $samples) use (
         usleep(60_000);
     }
     $js(
-        '[...document.querySelectorAll(`[data-character="${arguments[0]}"] button`)].find(b => b.textContent === "Record").click()',
+        '[...document.querySelectorAll(`[data-character="${arguments[0]}"] button`)].find(b => b.textContent === '.
+            '"Record").click()',
         $character,
     );
     usleep(900_000);

@@ -23,7 +23,7 @@ final readonly class Split
         #[PlainText]
         public string $tag,
         #[Assert\Count(max: 200)]
-        #[Assert\All([new Assert\Type('string'), new Assert\Uuid()])]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Uuid()])]
         public array $examinations,
         #[Assert\NotBlank(normalizer: 'trim', message: 'Say how that came out.')]
         #[Assert\Length(max: 300)]

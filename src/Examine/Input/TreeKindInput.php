@@ -20,7 +20,7 @@ final readonly class TreeKindInput
         #[PlainText]
         public string $taxon,
         #[Assert\Count(min: 1, max: 60)]
-        #[Assert\All([new Assert\Type('string'), new Assert\Uuid()])]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Uuid()])]
         public array $examinations,
     ) {
     }

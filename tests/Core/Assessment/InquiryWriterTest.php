@@ -44,7 +44,13 @@ final class InquiryWriterTest extends TestCase
             $read->place,
             $read->decidedOn,
             $read->claim,
-            new PlaceTerms(true, new \DateTimeImmutable('2027-12-31'), ['ilex-aquifolium'], ['sambucus-nigra' => new Quota(3, 2)], false),
+            new PlaceTerms(
+                true,
+                new \DateTimeImmutable('2027-12-31'),
+                ['ilex-aquifolium'],
+                ['sambucus-nigra' => new Quota(3, 2)],
+                false,
+            ),
             $read->seconds,
             [Reach::Ground],
             [Instrument::None, Instrument::Knife],
@@ -67,7 +73,10 @@ final class InquiryWriterTest extends TestCase
     {
         $this->expectException(DocumentError::class);
         $this->expectExceptionMessage('terms: stands beside "permission"; say it once.');
-        $this->read(Starter::flora(), ['permission' => true, 'terms' => []] + (array) json_decode(self::DOCUMENT, true));
+        $this->read(
+            Starter::flora(),
+            ['permission' => true, 'terms' => []] + (array) json_decode(self::DOCUMENT, true),
+        );
     }
 
     /** @param array<mixed> $document */
@@ -78,6 +87,9 @@ final class InquiryWriterTest extends TestCase
 
     private function answer(Flora $flora, Inquiry $inquiry): Assessment
     {
-        return (new Assessor())->assess(static fn (LifeStage $stage): CompiledFlora => CompiledFlora::of($flora, $stage), $inquiry);
+        return (new Assessor())->assess(
+            static fn (LifeStage $stage): CompiledFlora => CompiledFlora::of($flora, $stage),
+            $inquiry,
+        );
     }
 }

@@ -1,5 +1,7 @@
+import { useState } from "react";
 import { Link } from "react-router";
 import { dayWords } from "../../words/text";
+import { AddPicture } from "../pictures/pictures";
 import { useBench } from "./bench";
 
 /** What was put on record: decisions and harvests. */
@@ -26,6 +28,7 @@ export function OnRecord() {
             <Link className="underline" to={`/species/${h.taxon}?flora=${h.flora}`}>
               To the species page
             </Link>
+            <HarvestPicture harvest={h.id} />
           </li>
         ))}
         {e.decisions.map((d) => (
@@ -38,6 +41,22 @@ export function OnRecord() {
           </li>
         ))}
       </ul>
+      {e.signed && (
+        <a href={`/api/examinations/${e.id}/document`} download className="inline-flex min-h-11 items-center text-sm underline">
+          This examination as a document (JSON)
+        </a>
+      )}
     </section>
+  );
+}
+
+/** A picture of what was taken; it is looked at on the page of the tree. */
+function HarvestPicture({ harvest }: { harvest: string }) {
+  const [kept, setKept] = useState(0);
+  return (
+    <>
+      <AddPicture of={{ harvest }} label="Picture of it" onAdded={() => setKept(kept + 1)} />
+      {kept > 0 && <span role="status">{kept === 1 ? "One picture" : `${kept} pictures`} kept; on the page of the tree.</span>}
+    </>
   );
 }

@@ -4,10 +4,11 @@ import { Problem, type Schemas } from "../../api/client";
 import { sitesQuery, useSession } from "../../api/queries";
 import { Button, Choice, Field, fieldClass, Sideways, Trouble } from "../../ui/controls";
 import { PageHead } from "../../ui/page-head";
+import { ChooseTree } from "../trees/choose-tree";
 import { TreesNav } from "../trees/trees-nav";
 
 type Import = Schemas["ImportView"];
-type What = "trees" | "examinations" | "scores" | "harvests" | "base";
+type What = "trees" | "examination" | "examinations" | "scores" | "harvests" | "base";
 
 const OUT: { file: string; name: string; what: string; instructors?: true }[] = [
   { file: "trees.gpx", name: "GPX", what: "places and trees that have a position" },
@@ -23,6 +24,11 @@ const IN: { value: What; label: string; hint: string }[] = [
     value: "trees",
     label: "Places and trees",
     hint: "GPX, GeoJSON, CSV, or a Darwin Core Archive. A tree is known by its tag, a place by its name. What the file calls a tree’s kind is somebody’s say-so and is not taken.",
+  },
+  {
+    value: "examination",
+    label: "One examination",
+    hint: "An examination document (JSON), of a tree that stands here. It is read, and never opens a gate here.",
   },
   { value: "examinations", label: "Examinations", hint: "CSV. What was examined elsewhere is read, and never opens a gate here." },
   { value: "scores", label: "Scores", hint: "CSV, after the examinations they belong to." },
@@ -77,9 +83,10 @@ function In() {
   const sites = useQuery(sitesQuery);
   const [what, setWhat] = useState<What>("trees");
   const [site, setSite] = useState("");
+  const [tree, setTree] = useState("");
   const [file, setFile] = useState<File | null>(null);
   const path = (run: boolean) =>
-    `/api/import/${what}?${new URLSearchParams({ ...(run && { run: "true" }), ...(site && what === "trees" && { site }) })}`;
+    `/api/import/${what}?${new URLSearchParams({ ...(run && { run: "true" }), ...(site && what === "trees" && { site }), ...(what === "examination" && { tree }) })}`;
   const look = useMutation({ mutationFn: async (f: File) => (await send(path(false), f)) as Import });
   const run = useMutation({
     mutationFn: async (f: File) => (await send(path(true), f)) as Import,
@@ -125,12 +132,25 @@ function In() {
             </select>
           </Field>
         )}
+        {what === "examination" && (
+          <div className="max-h-80 overflow-y-auto border border-rule p-2">
+            <ChooseTree
+              chosen={tree}
+              only={false}
+              onChoose={(id) => {
+                setTree(id);
+                choose(undefined);
+              }}
+            />
+          </div>
+        )}
         <div className="flex flex-wrap items-center gap-3">
-          <label className="inline-flex min-h-11 cursor-pointer items-center rounded-sm border border-ink bg-ink px-3 font-semibold text-ground focus-within:outline-3 focus-within:outline-ink">
-            Choose the file
+          <label className="inline-flex min-h-11 cursor-pointer items-center rounded-sm border border-ink bg-ink px-3 has-disabled:opacity-50 font-semibold text-ground focus-within:outline-3 focus-within:outline-ink">
+            {what === "examination" && tree === "" ? "Choose the tree first" : "Choose the file"}
             <input
               type="file"
               className="sr-only"
+              disabled={what === "examination" && tree === ""}
               onChange={(e) => {
                 choose(e.target.files?.[0]);
                 e.target.value = "";
