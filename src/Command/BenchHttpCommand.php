@@ -93,6 +93,13 @@ final class BenchHttpCommand extends Command
             'APP_FIGURES' => $database.'-figures',
             'PHP_CLI_SERVER_WORKERS' => (string) $number('workers'),
         ];
+        // what the server would find compiled may be of another day
+        (new Process(
+            [\PHP_BINARY, 'bin/console', 'cache:clear', '--quiet'],
+            $this->root,
+            $settings,
+            timeout: null,
+        ))->mustRun();
         if (true !== $input->getOption('keep') || !is_file($database)) {
             (new Filesystem())->remove([$database, $database.'-wal', $database.'-shm']);
             foreach (

@@ -132,7 +132,7 @@ final readonly class YearsOfData
                 'kind' => 0 === $i % 4 ? '' : $taxa[$i % \count($taxa)],
                 'kind_flora' => 0 === $i % 4 ? '' : FloraLibrary::DEFAULT,
                 'doubt' => 1 === $i % 20 ? 'The bark looks too smooth.' : '',
-                'gone' => 7 === $i % 20 ? 'felled' : '',
+                'gone' => 13 === $i % 20 ? 'felled' : '',
             ]);
             $this->database->insert('tree_measure', [
                 'id' => self::id(),

@@ -81,6 +81,7 @@ final readonly class DarwinCoreWriter
     {
         $file = self::open($path);
         self::put($file, self::OCCURRENCE);
+        $covered = $this->exports->covered($reader);
         $floras = $examined = [];
         foreach ($this->exports->occurrenceRows($reader) as $row) {
             $floras[(string) $row['id']] = (string) $row['flora'];
@@ -94,7 +95,7 @@ final readonly class DarwinCoreWriter
                     (string) $row['date'],
                     (string) $row['examiner'],
                     (string) $row['stage'],
-                    $reader,
+                    $covered,
                 ),
             );
         }
@@ -109,7 +110,7 @@ final readonly class DarwinCoreWriter
                         substr((string) $row['created_at'], 0, 10),
                         '',
                         (string) $row['stage'],
-                        $reader,
+                        $covered,
                     ),
                 );
             }
@@ -121,6 +122,7 @@ final readonly class DarwinCoreWriter
 
     /**
      * @param array<string, string|int|float|null> $row
+     * @param array<string, true>                  $covered
      *
      * @return list<string|int|float|null>
      */
@@ -131,10 +133,10 @@ final readonly class DarwinCoreWriter
         string $date,
         string $by,
         string $stage,
-        User $reader,
+        array $covered,
     ): array {
         $own = null !== $row['latitude'];
-        $kind = $this->exports->kind($row, $reader);
+        $kind = $this->exports->kind($row, $covered);
 
         return [
             'urn:uuid:'.$id,

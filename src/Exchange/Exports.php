@@ -67,6 +67,7 @@ final readonly class Exports
                 ['is' => 'place', 'name' => $site['name'], 'altitude_m' => $site['altitude']],
             );
         }
+        $covered = $this->covered($reader);
         foreach ($this->trees() as $tree) {
             if (null !== $tree['latitude']) {
                 $features[] = self::feature(
@@ -80,7 +81,7 @@ final readonly class Exports
                         'stage' => $tree['stage'],
                         'sex' => $tree['sex'],
                         'health' => $tree['health'],
-                        'kind' => $this->kind($tree, $reader),
+                        'kind' => $this->kind($tree, $covered),
                     ],
                 );
             }
@@ -93,6 +94,7 @@ final readonly class Exports
     public function treesCsv(User $reader): iterable
     {
         yield Csv::line(TreeFiles::COLUMNS);
+        $covered = $this->covered($reader);
         foreach ($this->trees(gone: true) as $t) {
             yield Csv::line([
                 $t['tag'],
@@ -104,7 +106,7 @@ final readonly class Exports
                 $t['stage'],
                 $t['sex'],
                 $t['health'],
-                $this->kind($t, $reader),
+                $this->kind($t, $covered),
                 $t['gone'],
                 $t['gone_on'],
             ]);
@@ -205,17 +207,20 @@ final readonly class Exports
     /**
      * Its scientific name, where a kind is held, nobody doubts it, and it is not covered; empty else.
      *
-     * @param Row $tree
+     * @param Row                  $tree
+     * @param array<string, true> $covered by id of the tree, as {@see self::covered()} says for the reader
      */
-    public function kind(array $tree, User $reader): string
+    public function kind(array $tree, array $covered): string
     {
-        /** @var array<string, array<string, true>> $covered */
-        static $covered = [];
-        $covered[$reader->id] ??= $this->covered->for($reader);
-
-        return '' !== (string) $tree['doubt'] || isset($covered[$reader->id][(string) ($tree['tree'] ?? $tree['id'])])
+        return '' !== (string) $tree['doubt'] || isset($covered[(string) ($tree['tree'] ?? $tree['id'])])
             ? ''
             : $this->labels->taxon((string) $tree['kind_flora'], (string) $tree['kind'])->name ?? '';
+    }
+
+    /** @return array<string, true> trees of which nothing is told to a reader, by id */
+    public function covered(User $reader): array
+    {
+        return $this->covered->for($reader);
     }
 
     /** @return array{string, string} name of a character and its unit, in the reader's flora or any that ships */
@@ -236,7 +241,7 @@ final readonly class Exports
             $where .= ' AND (e.second_wanted = :no OR e.examiner_id = :reader OR CAST(e.seen_by AS TEXT) LIKE :seen)';
             $where .=
                 ' AND e.specimen_id NOT IN (SELECT o.specimen_id FROM examination o WHERE o.examiner_id = '.
-                    ':reader AND o.signed_at IS NULL AND o.second_of_id IS NOT NULL)';
+                ':reader AND o.signed_at IS NULL AND o.second_of_id IS NOT NULL)';
             $values = ['no' => 0, 'reader' => $reader->id, 'seen' => '%'.$reader->id.'%'];
         }
 

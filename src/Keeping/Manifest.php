@@ -44,7 +44,8 @@ final readonly class Manifest
                 'bytes' => $this->bytes,
                 'sha256' => $this->sha256,
                 'decision' => $this->decision,
-                'chain' => $this->chain,
+                // where nothing was decided yet there is none
+                'chain' => '' === $this->chain ? null : $this->chain,
             ],
             \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES,
         )."\n";

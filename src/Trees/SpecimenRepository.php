@@ -55,7 +55,7 @@ final class SpecimenRepository extends ServiceEntityRepository
             ->orderBy('s.tag', 'ASC')
             ->setMaxResults($most)
             ->getQuery()
-            ->getArrayResult();
+            ->getScalarResult();
 
         /** @var list<array<string, mixed>> $rows */
         return $rows;

@@ -51,6 +51,8 @@ final class KeepingTest extends TestCase
         self::assertStringContainsString('Whole: made ', $this->shell(['hylognosis:copy', 'check', $archive]));
         $this->shell(['doctrine:migrations:migrate', '--no-interaction', '--quiet'], 'empty.db');
         self::assertSame(0, self::rows($this->database('empty.db'))['person']['count']);
+        $nothing = explode('  ', $this->shell(['hylognosis:copy', 'make'], 'empty.db'))[0];
+        self::assertStringContainsString(' 0 decisions', $this->shell(['hylognosis:copy', 'check', $nothing]));
         $said = $this->shell(['hylognosis:copy', 'restore', $archive], 'empty.db');
         self::assertStringContainsString('Restored: ', $said);
         $restored = self::rows($this->database('empty.db'));
@@ -116,21 +118,18 @@ final class KeepingTest extends TestCase
             "UPDATE decision SET answer = 'cleared' WHERE id = (SELECT id FROM decision WHERE answer <> 'cleared' LIMIT 1)",
             'it was changed after it was taken',
         ];
-        yield 'what was asked changed' => [
-            "UPDATE decision SET inputs = '{}' WHERE number = 2",
-            'Decision 2 ',
-        ];
-        yield 'one taken out of the middle' => [
-            'DELETE FROM decision WHERE number = 2',
-            'Decision 3 ',
-        ];
+        yield 'what was asked changed' => ["UPDATE decision SET inputs = '{}' WHERE number = 2", 'Decision 2 '];
+        yield 'one taken out of the middle' => ['DELETE FROM decision WHERE number = 2', 'Decision 3 '];
         yield 'the end cut off' => [
             'DELETE FROM decision WHERE number = (SELECT MAX(number) FROM decision)',
             'or the database has lost it',
         ];
         yield 'an edition lost' => ['DELETE FROM flora_edition', 'leans on the edition'];
         yield 'a picture changed' => ["UPDATE picture_bytes SET bytes = x'00'", 'The picture '];
-        yield 'a tree without a place' => ["UPDATE specimen SET site_id = 'nowhere' WHERE tag = 'M-01'", 'points to one of site'];
+        yield 'a tree without a place' => [
+            "UPDATE specimen SET site_id = 'nowhere' WHERE tag = 'M-01'",
+            'points to one of site',
+        ];
     }
 
     #[DataProvider('ills')]
@@ -168,14 +167,32 @@ final class KeepingTest extends TestCase
         // two a day for two years
         for ($day = 0; $day < 730; ++$day) {
             foreach (['06', '11'] as $hour) {
-                touch($this->folder.'/'.$now->now()->modify("-$day days")->format('Ymd\T').$hour.'0000Z.zip');
+                touch(
+                    $this->folder.
+                        '/'.
+                        $now
+                            ->now()
+                            ->modify("-$day days")
+                            ->format('Ymd\T').
+                        $hour.
+                        '0000Z.zip',
+                );
             }
         }
         $thrown = $copies->thin();
         $left = array_map(static fn (object $copy): string => substr($copy->name, 0, 11), $copies->all());
         self::assertCount(1460 - \count($left), $thrown);
         self::assertSame(
-            ['20270614T11', '20270614T06', '20270613T11', '20270612T11', '20270611T11', '20270610T11', '20270609T11', '20270608T11'],
+            [
+                '20270614T11',
+                '20270614T06',
+                '20270613T11',
+                '20270612T11',
+                '20270611T11',
+                '20270610T11',
+                '20270609T11',
+                '20270608T11',
+            ],
             \array_slice($left, 0, 8),
             'the last three, and one of each of the last seven days',
         );
@@ -206,7 +223,7 @@ final class KeepingTest extends TestCase
         $process = new Process(
             [\PHP_BINARY, 'bin/console', ...$command, '--env=test', '--no-debug'],
             \dirname(__DIR__, 2),
-            ['DATABASE_URL' => "sqlite:///$this->folder/$database", 'APP_COPIES' => $this->folder.'/copies'],
+            ['DATABASE_URL' => "sqlite:///$this->folder/$database", 'APP_COPIES' => "$this->folder/copies-$database"],
         );
         $process->run();
         self::assertSame($code, $process->getExitCode(), $process->getErrorOutput().$process->getOutput());
@@ -223,7 +240,9 @@ final class KeepingTest extends TestCase
     private static function rows(\PDO $database): array
     {
         $found = [];
-        $tables = $database->query("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' ORDER BY name");
+        $tables = $database->query(
+            "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' ORDER BY name",
+        );
         self::assertNotFalse($tables);
         foreach ($tables->fetchAll(\PDO::FETCH_COLUMN) as $table) {
             if (!\is_string($table) || 'doctrine_migration_versions' === $table) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Each main view, by day and at dusk: it comes up, nothing complains, and axe finds nothing serious. */
@@ -30,6 +31,11 @@ final class ViewsTest extends BrowserTestCase
         yield 'Species' => ['/species', 'Central European hill country'];
         yield 'A species' => ['/species/taxus-baccata', 'What harms'];
         yield 'What they never show' => ['/review/central-european-hills', 'Strike out any'];
+        yield 'Trees' => ['/trees', 'trees'];
+        yield 'The map' => ['/trees?as=map', 'drawn'];
+        yield 'Tags' => ['/tags', 'Print'];
+        yield 'Files' => ['/exchange', 'Darwin Core Archive'];
+        yield 'Devices' => ['/people/devices', 'Position receiver'];
         yield 'Places' => ['/places', 'Enter a place'];
         yield 'A new place' => ['/places/new', 'Rules of the place'];
         yield 'People' => ['/people', 'Who did what'];
@@ -52,8 +58,67 @@ final class ViewsTest extends BrowserTestCase
             $this->browser->executeScript('document.documentElement.dataset.theme = arguments[0]', [$light]);
             self::assertSame([], $this->axe(), $light);
         }
-        $this->resize(360, 780);
-        self::assertSame([], $this->wider(), 'nothing reaches beyond a small screen');
+        foreach ([[390, 844], [360, 780]] as [$width, $height]) {
+            $this->resize($width, $height);
+            self::assertSame([], $this->wider(), 'nothing reaches beyond a small screen');
+        }
+        self::assertSame([], $this->consoleErrors());
+    }
+
+    public function testATreeWithItsYearsAndADecisionThatExplainsItself(): void
+    {
+        $this->signIn('Marta Ellinger');
+        foreach (
+            [
+                'M-02' => 'sweet chestnut',
+                'M-09' => 'doubts it',
+                'M-13' => 'Nobody holds a kind',
+                'L-04a' => 'Tags before',
+            ] as $tag => $told
+        ) {
+            $this->browser->get(Servers::app().'/trees');
+            $this->see(WebDriverBy::cssSelector('input[type=search]'))->sendKeys($tag);
+            $this->click(WebDriverBy::cssSelector('[data-tree="'.$tag.'"]'));
+            $this->waitForText(WebDriverBy::cssSelector('main'), $told);
+            $this->waitForText(WebDriverBy::cssSelector('main'), 'Find it again');
+            self::assertSame([], $this->axe(), $tag);
+            $this->resize(390, 844);
+            self::assertSame([], $this->wider(), $tag);
+            $this->resize(1280, 800);
+        }
+        $this->browser->get(Servers::app().'/trees?q=M-02');
+        $this->click(WebDriverBy::cssSelector('[data-tree="M-02"]'));
+        $this->click(WebDriverBy::cssSelector('main a[href^="/decisions/"]'));
+        $this->waitForText(WebDriverBy::cssSelector('main'), 'Reckoned again');
+        self::assertSame([], $this->axe());
+        $this->resize(390, 844);
+        self::assertSame([], $this->wider());
+        self::assertSame([], $this->consoleErrors());
+    }
+
+    public function testOneSelectionAsListAndAsMapByKeyToo(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $this->browser->get(Servers::app().'/trees?danger=deadly');
+        $this->see(WebDriverBy::cssSelector('[data-tree="L-03"]'));
+        $listed = \count($this->browser->findElements(WebDriverBy::cssSelector('[data-tree]')));
+        $this->press('Map');
+        $this->waitForText(WebDriverBy::cssSelector('main'), 'drawn');
+        self::assertStringContainsString('danger=deadly', $this->browser->getCurrentURL());
+        for ($i = 0; $i < 8; ++$i) {
+            $trees = $this->browser->findElements(WebDriverBy::cssSelector('main svg [role=button][aria-pressed]'));
+            ($trees[0] ?? $this->see(WebDriverBy::cssSelector('main svg [role=button]')))->sendKeys(
+                WebDriverKeys::ENTER,
+            );
+            if ([] !== $trees) {
+                break; // a cluster only draws larger
+            }
+        }
+        $this->see(WebDriverBy::cssSelector('[data-chosen]'));
+        self::assertStringContainsString('tree=', $this->browser->getCurrentURL());
+        $this->press('List');
+        $this->see(WebDriverBy::cssSelector('[data-tree="L-03"]'));
+        self::assertCount($listed, $this->browser->findElements(WebDriverBy::cssSelector('[data-tree]')));
         self::assertSame([], $this->consoleErrors());
     }
 

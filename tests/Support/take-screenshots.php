@@ -56,6 +56,15 @@ $shot = static function (string $name) use ($browser): void {
     usleep(500_000);
     $browser->takeScreenshot(dirname(__DIR__, 2).'/docs/screenshots/'.$name.'.png');
 };
+$tree = static function (string $tag) use ($js): string {
+    $id = $js(
+        'return fetch(`/api/specimens?q=${arguments[0]}`).then(r => r.json()).then(p => p.trees.find(e => e.tag '.
+            '=== arguments[0]).id)',
+        $tag,
+    );
+
+    return is_string($id) ? $id : throw new RuntimeException('No such tree in the demo.');
+};
 $examination = static function (string $tag, string $answer) use ($js): string {
     $id = $js(
         'return fetch(`/api/specimens?q=${arguments[0]}`).then(r => r.json()).then(p => p.trees.find(e => e.tag '.
@@ -100,6 +109,21 @@ try {
     $shot('today');
     $go('/running');
     $shot('running');
+    $go('/trees?as=map');
+    $shot('map');
+    $go('/trees/'.$tree('M-02'));
+    $shot('tree');
+    $js('location.href = document.querySelector(`main a[href^="/decisions/"]`).href');
+    usleep(1_500_000);
+    $shot('decision');
+    $go('/places');
+    $js('document.querySelector(`[data-place="Mill meadow"]`).click()');
+    usleep(1_000_000);
+    $shot('place');
+    $go('/people');
+    $shot('people');
+    $go('/exchange');
+    $shot('exchange');
     $go('/species');
     $shot('species-index');
     $go('/species/prunus-avium');
@@ -123,9 +147,6 @@ try {
     $record('twig.woodiness', 'woody', 2);
     $press('Leaves');
     $shot('examine-withheld');
-    $press('Nine points');
-    $shot('nine-points');
-    $press('Close');
     $size(390, 844);
     $press('Leaves');
     $shot('examine-small');

@@ -35,7 +35,7 @@ export function NewTree({ onTagged }: { onTagged: (specimen: Schemas["SpecimenVi
     <div className="mt-3 space-y-3 border border-ink bg-sheet p-3">
       <div className="grid gap-3 wide:grid-cols-2">
         <Field label="Tag" error={fields.tag}>
-          <input className={fieldClass} maxLength={24} value={tag} placeholder="M-06" onChange={(e) => setTag(e.target.value)} />
+          <input className={fieldClass} name="tag" maxLength={24} value={tag} placeholder="M-06" onChange={(e) => setTag(e.target.value)} />
         </Field>
         <Field label="Site" error={fields.siteId}>
           <select className={fieldClass} value={site} onChange={(e) => setSite(e.target.value)}>
