@@ -18,6 +18,8 @@ use Doctrine\DBAL\ParameterType;
  */
 final readonly class Exports
 {
+    private const NUMBERS = ['latitude', 'longitude', 'uncertainty', 'altitude', 'place_latitude', 'place_longitude'];
+
     public function __construct(
         private Connection $database,
         private TreeLabels $labels,
@@ -258,12 +260,17 @@ final readonly class Exports
      */
     private function rows(string $sql, array $values = [], array $types = []): iterable
     {
-        /** @var iterable<Row> $rows */
-        $rows = $this->database
-            ->executeQuery($sql, $values, array_intersect_key($types, $values))
-            ->iterateAssociative();
-
-        return $rows;
+        $found = $this->database->executeQuery($sql, $values, array_intersect_key($types, $values));
+        /** @var Row $row */
+        foreach ($found->iterateAssociative() as $row) {
+            foreach (self::NUMBERS as $column) {
+                // some databases give numbers as text
+                if (isset($row[$column])) {
+                    $row[$column] = (float) $row[$column];
+                }
+            }
+            yield $row;
+        }
     }
 
     /**

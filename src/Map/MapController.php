@@ -41,7 +41,7 @@ final class MapController extends ApiController
         response: 422,
         description: 'That is no search.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function trees(
         #[CurrentUser] User $user,
         SpecimenRepository $specimens,
@@ -54,7 +54,7 @@ final class MapController extends ApiController
         $trees = [];
         $told = [];
         foreach ($specimens->placed($search, self::MOST) as $row) {
-            /** @var array{id: string, tag: string, latitude: float, longitude: float, kind: string, kindFlora: string, doubt: string} $row */
+            /** @var array{id: string, tag: string, latitude: float|numeric-string, longitude: float|numeric-string, kind: string, kindFlora: string, doubt: string} $row */
             $key = $row['kindFlora'].'/'.$row['kind'];
             if (isset($hidden[$row['id']])) {
                 [$kind, $danger] = ['', TreeDanger::Unknown];
@@ -64,7 +64,14 @@ final class MapController extends ApiController
                     : ($told[$key] = $labels->taxon($row['kindFlora'], $row['kind']));
                 [$kind, $danger] = [$taxon?->commonName() ?? '', $labels->danger($taxon, $row['doubt'])];
             }
-            $trees[] = new TreeDotView($row['id'], $row['tag'], $row['latitude'], $row['longitude'], $kind, $danger);
+            $trees[] = new TreeDotView(
+                $row['id'],
+                $row['tag'],
+                (float) $row['latitude'],
+                (float) $row['longitude'],
+                $kind,
+                $danger,
+            );
         }
 
         return $this->json(
@@ -91,7 +98,7 @@ final class MapController extends ApiController
         response: 200,
         description: 'A GeoJSON feature collection; empty where there is none.',
         content: new OA\JsonContent(type: 'object', additionalProperties: true),
-    )]
+    ),]
     public function base(Request $request, BaseMaps $maps): Response
     {
         $text = $maps->text();
@@ -111,13 +118,13 @@ final class MapController extends ApiController
             mediaType: 'application/geo+json',
             schema: new OA\Schema(type: 'string', format: 'binary'),
         ),
-    )]
+    ),]
     #[OA\Response(response: 200, description: 'What was read of it.', content: new Model(type: BaseMapView::class))]
     #[OA\Response(
         response: 422,
         description: 'It cannot be taken; nothing was stored.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function setBase(
         #[CurrentUser] User $user,
         Request $request,

@@ -30,7 +30,7 @@ final class FirstStartTest extends BrowserTestCase
         $this->data = sys_get_temp_dir().'/school'.bin2hex(random_bytes(4));
         [$this->address, $said] = Servers::start($this->data);
         self::assertSame(1, preg_match('/word for the first page, good for a day: +(\S+)/', $said, $word));
-        $this->begin($word[1] ?? '');
+        $this->begin($word[1]);
         $this->invite();
         $this->enterAPlace();
         $this->tagATreeByTheStandIn();

@@ -1,9 +1,44 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useParams } from "react-router";
+import type { Schemas } from "../../api/client";
 import { decisionQuery } from "../../api/queries";
 import { Button, Loading, Trouble } from "../../ui/controls";
 import { StandingMark } from "../../ui/marks";
 import { capital, dayWords, percent } from "../../words/text";
+
+type Item = Schemas["PointItemView"];
+const MANY = 12;
+const inFull = (items: Item[]) =>
+  items.map((i) => `${i.label.replace(/:$/, "")}${i.label.endsWith("?") ? "" : ":"} ${i.detail.replace(/\.$/, "")}`).join("; ");
+
+/** In full what was not met, and what few there are; of a long list that was met the names, so that the page stays one. */
+function Items({ items }: { items: Item[] }) {
+  const met = items.length > MANY ? items.filter((i) => i.status === "met") : [];
+  const rest = items.filter((i) => !met.includes(i));
+  return (
+    <div className="text-sm text-faded print:text-[8pt]">
+      {rest.length > 0 && <p>{inFull(rest)}</p>}
+      {met.length > 0 && (
+        <>
+          <p>
+            {rest.length > 0 && "Met: "}
+            {met.map((i) => i.label).join(", ")}
+          </p>
+          <details className="print:hidden">
+            <summary className="min-h-11 content-center">How each of these {met.length} was met</summary>
+            <ul>
+              {met.map((i) => (
+                <li key={i.label} className="rule-b py-0.5">
+                  <strong className="font-semibold">{i.label}</strong>: {i.detail}
+                </li>
+              ))}
+            </ul>
+          </details>
+        </>
+      )}
+    </div>
+  );
+}
 
 /** A decision as it was taken, on one page to print: what was asked, seen and answered, and by which rules. */
 export default function Decision() {
@@ -44,13 +79,13 @@ export default function Decision() {
       <h2 className="mt-4 border-b border-ink pb-1 text-lg print:mt-2 print:text-[10pt]">The nine points as they stood</h2>
       <ol>
         {d.points.map((p) => (
-          <li key={p.point} className="rule-b grid grid-cols-[1.5rem_1fr] gap-2 py-1">
-            <StandingMark standing={p.status} />
-            <div>
+          <li key={p.point} className="rule-b grid grid-cols-[1.5rem_1fr] items-start gap-2 py-1">
+            <span className="pt-1">
+              <StandingMark standing={p.status} />
+            </span>
+            <div className="min-w-0">
               <strong>{p.title}.</strong> {p.because}
-              {p.items.length > 0 && (
-                <p className="text-sm text-faded print:text-[8pt]">{p.items.map((i) => `${i.label}: ${i.detail.replace(/\.$/, "")}`).join("; ")}</p>
-              )}
+              <Items items={p.items} />
             </div>
           </li>
         ))}
