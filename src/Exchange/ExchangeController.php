@@ -40,6 +40,7 @@ final class ExchangeController extends ApiController
     public function __construct(
         private readonly Exports $exports,
         private readonly DarwinCoreWriter $darwinCore,
+        private readonly PictureArchive $pictures,
         private readonly TreeFiles $files,
         private readonly TreeImport $trees,
         private readonly SurveyImport $surveys,
@@ -54,10 +55,10 @@ final class ExchangeController extends ApiController
     #[Route(
         '/api/export/{what}',
         requirements: [
-            'what' => 'trees\.gpx|trees\.geojson|trees\.csv|examinations\.csv|scores\.csv|harvests\.csv|occurrences\.zip',
+            'what' => 'trees\.gpx|trees\.geojson|trees\.csv|examinations\.csv|scores\.csv|harvests\.csv|occurrences\.zip|pictures\.zip',
         ],
         methods: ['GET'],
-    )]
+    ),]
     #[OA\Response(
         response: 200,
         description: 'The file.',
@@ -65,10 +66,10 @@ final class ExchangeController extends ApiController
             mediaType: 'application/octet-stream',
             schema: new OA\Schema(type: 'string', format: 'binary'),
         ),
-    )]
+    ),]
     public function export(#[CurrentUser] User $user, string $what): Response
     {
-        if (\in_array($what, ['scores.csv', 'occurrences.zip'], true)) {
+        if (\in_array($what, ['scores.csv', 'occurrences.zip', 'pictures.zip'], true)) {
             $this->permission->need(SiteVoter::CARE);
             // whoever has all scores in a file is no second person for them any more
             $this->transaction->run(fn () => ($user->exportedAt = $this->clock->now()));
@@ -76,7 +77,7 @@ final class ExchangeController extends ApiController
         $type = match ($what) {
             'trees.gpx' => 'application/gpx+xml',
             'trees.geojson' => 'application/geo+json',
-            'occurrences.zip' => 'application/zip',
+            'occurrences.zip', 'pictures.zip' => 'application/zip',
             default => 'text/csv; charset=utf-8; header=present',
         };
         $text = match ($what) {
@@ -86,7 +87,8 @@ final class ExchangeController extends ApiController
             'examinations.csv' => $this->exports->examinations($user),
             'scores.csv' => $this->exports->scores($user),
             'harvests.csv' => $this->exports->harvests(),
-            default => $this->archive($user),
+            'pictures.zip' => self::pieces($this->pictures->write($user)),
+            default => self::pieces($this->darwinCore->write($user)),
         };
 
         return new StreamedResponse(
@@ -109,12 +111,12 @@ final class ExchangeController extends ApiController
         response: 200,
         description: 'The examination document.',
         content: new OA\JsonContent(type: 'object', additionalProperties: true),
-    )]
+    ),]
     #[OA\Response(
         response: 404,
         description: 'No such examination.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function document(
         #[CurrentUser] User $user,
         string $id,
@@ -148,20 +150,20 @@ final class ExchangeController extends ApiController
         '/api/import/{what}',
         requirements: ['what' => 'trees|examinations|scores|harvests|examination'],
         methods: ['POST'],
-    )]
+    ),]
     #[OA\RequestBody(
         required: true,
         content: new OA\MediaType(
             mediaType: 'application/octet-stream',
             schema: new OA\Schema(type: 'string', format: 'binary'),
         ),
-    )]
+    ),]
     #[OA\Response(response: 200, description: 'What it would do, or did.', content: new Model(type: ImportView::class))]
     #[OA\Response(
         response: 422,
         description: 'It cannot be brought in; nothing was stored.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function import(
         #[CurrentUser] User $user,
         Request $request,
@@ -217,9 +219,8 @@ final class ExchangeController extends ApiController
     }
 
     /** @return iterable<string> */
-    private function archive(User $user): iterable
+    private static function pieces(string $path): iterable
     {
-        $path = $this->darwinCore->write($user);
         $file = fopen($path, 'r');
         unlink($path);
         while (false !== $file && !feof($file)) {

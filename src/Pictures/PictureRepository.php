@@ -49,6 +49,17 @@ final class PictureRepository extends ServiceEntityRepository
         );
     }
 
+    /** @return \Generator<int, Picture> all this person may see now, the first taken first */
+    public function shown(User $reader): \Generator
+    {
+        $all = $this->createQueryBuilder('p')->where('p.removedAt IS NULL')->orderBy('p.takenOn')->addOrderBy('p.id');
+        foreach ($all->getQuery()->toIterable() as $picture) {
+            if ($picture instanceof Picture && $this->shows($picture, $reader)) {
+                yield $picture;
+            }
+        }
+    }
+
     /**
      * Whether somebody may see it now. What belongs to an examination is covered as its scores are: whoever looks at
      * the tree as the second person, or could still become that, sees nothing of it.

@@ -83,6 +83,28 @@ final class ExchangeApiTest extends ApiTestCase
         self::assertSame(['Castanea sativa', ''], [$names['M-02'], $names['M-13']]);
     }
 
+    public function testPicturesLeaveWithATableThatSaysWhatEachIsOf(): void
+    {
+        $this->signIn('ida');
+        self::assertProblem(403, '', $this->call('GET', '/api/export/pictures.zip'));
+        $this->signIn('marta');
+        $listed = $this->call('GET', '/api/specimens/'.$this->tree('M-02').'/pictures');
+        self::assertNotSame([], $listed);
+        $path = (string) tempnam(sys_get_temp_dir(), 'pictures');
+        file_put_contents($path, $this->fetch('pictures.zip'));
+        $zip = new \ZipArchive();
+        self::assertTrue($zip->open($path, \ZipArchive::CHECKCONS));
+        $rows = $this->readElsewhere('csv', (string) $zip->getFromName('pictures.csv'));
+        self::assertCount($zip->numFiles - 1, $rows);
+        self::assertCount(\count($listed), array_keys(self::texts($rows, 'tag'), 'M-02', true));
+        foreach ($rows as $row) {
+            self::assertIsArray($row);
+            self::assertSame($row['sha256'], hash('sha256', (string) $zip->getFromName(self::text($row, 'file'))));
+        }
+        $zip->close();
+        unlink($path);
+    }
+
     public function testWhatWentOutComesInAgainAndNothingIsNew(): void
     {
         $this->signIn('marta');

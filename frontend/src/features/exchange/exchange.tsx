@@ -17,6 +17,7 @@ const OUT: { file: string; name: string; what: string; instructors?: true }[] = 
   { file: "examinations.csv", name: "CSV of examinations", what: "who looked when, and what for" },
   { file: "scores.csv", name: "CSV of scores", what: "what was seen", instructors: true },
   { file: "harvests.csv", name: "CSV of harvests", what: "what was taken" },
+  { file: "pictures.zip", name: "Pictures", what: "all pictures and papers, with a table that says what each is of", instructors: true },
   { file: "occurrences.zip", name: "Darwin Core Archive", what: "occurrences, with what was seen as measurements or facts", instructors: true },
 ];
 const IN: { value: What; label: string; hint: string }[] = [
