@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { Link } from "react-router";
+import { useSession } from "../../api/queries";
 import { dayWords } from "../../words/text";
 import { AddPicture } from "../pictures/pictures";
 import { useBench } from "./bench";
@@ -53,6 +54,8 @@ export function OnRecord() {
 /** A picture of what was taken; it is looked at on the page of the tree. */
 function HarvestPicture({ harvest }: { harvest: string }) {
   const [kept, setKept] = useState(0);
+  const role = useSession().data?.user?.role;
+  if (role === "guest") return null;
   return (
     <>
       <AddPicture of={{ harvest }} label="Picture of it" onAdded={() => setKept(kept + 1)} />
