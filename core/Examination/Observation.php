@@ -108,7 +108,7 @@ final readonly class Observation
      *
      * @throws UnusableScore if the character takes numbers, no or too many samples are given, a height on the tree is
      *                                   named where it makes no difference, or a coarser word stands among several
-     * states
+     *                                   states
      * @throws UnknownEntry              if the character has no such state
      */
     public static function ofStates(

@@ -9,8 +9,7 @@ use Hylognosis\Measure\Length;
 /**
  * The shortest way over the ground from one point to another: how far, and in which direction it begins. Reckoned on a
  * sphere, it is off by less than 0.6 % from the ellipsoid of WGS 84; at the distances walked to a tree a receiver is
- * off
- * by more.
+ * off by more.
  */
 final readonly class GroundLine
 {

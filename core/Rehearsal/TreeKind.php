@@ -27,7 +27,7 @@ final readonly class TreeKind
      * @param bool $unknownIsWelcome what the flora does not say of this kind looks the way the examiner hopes: the
      *                               worst
      *                               case, for dangerous trees; otherwise it looks as trees of the flora look on the
-     * whole
+     *                                   whole
      */
     public function __construct(private CompiledFlora $compiled, string $taxon, private bool $unknownIsWelcome)
     {

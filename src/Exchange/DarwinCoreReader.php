@@ -6,8 +6,7 @@ namespace App\Exchange;
 
 /**
  * Occurrences of a Darwin Core Archive (the text guide of the standard): a zip with a meta.xml that says which column
- * of
- * which file is which term. What the archive calls the kind is somebody's say-so, and no kind is held for it.
+ * of which file is which term. What the archive calls the kind is somebody's say-so, and no kind is held for it.
  */
 final readonly class DarwinCoreReader
 {

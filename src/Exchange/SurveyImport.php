@@ -356,8 +356,7 @@ final readonly class SurveyImport
 
     /**
      * One examination document: it becomes an examination of the chosen tree, brought in, on record under whoever
-     * brings
-     * it. The same document is the same examination.
+     * brings it. The same document is the same examination.
      *
      * @throws UnusableFile
      */

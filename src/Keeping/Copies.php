@@ -15,8 +15,7 @@ use Symfony\Component\Finder\Finder;
 
 /**
  * Copies of everything, one archive each: the database as it was at one moment, taken while it is in use, and a
- * manifest
- * with what must be in it. What a copy says of itself is checked before it counts as one.
+ * manifest with what must be in it. What a copy says of itself is checked before it counts as one.
  */
 final readonly class Copies
 {
@@ -102,7 +101,7 @@ final readonly class Copies
     /**
      * Throws old ones away: the newest of each of the last seven days, five weeks and twelve months stay, and always
      * the
-     * last three.
+     *                                   last three.
      *
      * @return list<string> names of those thrown away
      */
