@@ -35,7 +35,9 @@ final readonly class Tour
         $size = \count($times);
         foreach ($times as $row) {
             if ($size < 2 || \count($row) !== $size) {
-                throw new \InvalidArgumentException('A tour needs a square of times between at least a start and an end.');
+                throw new \InvalidArgumentException(
+                    'A tour needs a square of times between at least a start and an end.',
+                );
             }
         }
         $stops = $size > 2 ? range(1, $size - 2) : [];
@@ -115,7 +117,7 @@ final readonly class Tour
             }
         }
         $order = [];
-        for ($set = $all; ; $set ^= 1 << $last, $last = $previous) {
+        for ($set = $all;; $set ^= 1 << $last, $last = $previous) {
             array_unshift($order, $stops[$last]);
             $previous = $before[$set][$last] ?? null;
             if (null === $previous) {

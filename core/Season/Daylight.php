@@ -16,7 +16,6 @@ final readonly class Daylight
     /**
      * @param \DateTimeImmutable|null $dawn    civil twilight begins: the sun is six degrees below; none where it never is
      * @param \DateTimeImmutable|null $sunrise none where the sun does not rise, or not set
-     * @param \DateTimeImmutable|null $sunset
      * @param \DateTimeImmutable|null $dusk    civil twilight ends
      */
     private function __construct(
@@ -35,14 +34,14 @@ final readonly class Daylight
     public static function on(\DateTimeImmutable $day, Place $place, \DateTimeZone $zone): self
     {
         $noon = new \DateTimeImmutable($day->format('Y-m-d').' 12:00', $zone);
-        $at = static fn (float $altitude, int $side): ?\DateTimeImmutable => self::passing($noon, $place, $altitude, $side);
-
-        return new self(
-            $at(self::TWILIGHT, -1),
-            $at(self::RISEN, -1),
-            $at(self::RISEN, 1),
-            $at(self::TWILIGHT, 1),
+        $at = static fn (float $altitude, int $side): ?\DateTimeImmutable => self::passing(
+            $noon,
+            $place,
+            $altitude,
+            $side,
         );
+
+        return new self($at(self::TWILIGHT, -1), $at(self::RISEN, -1), $at(self::RISEN, 1), $at(self::TWILIGHT, 1));
     }
 
     /** When the sun stands at an altitude, before (-1) or after (1) the noon that is nearest; none if never that day. */

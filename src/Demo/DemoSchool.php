@@ -19,10 +19,12 @@ use App\Harvest\HarvestRecord;
 use App\Library\FloraEdition;
 use App\Library\FloraLibrary;
 use App\Library\NeverReview;
+use App\Map\BaseMap;
 use App\Pictures\Album;
 use App\Pictures\Picture;
 use App\Pictures\PictureBytes;
 use App\School\School;
+use App\Season\TreeEvent;
 use App\Storage\SettingRepository;
 use App\Trees\Exposure;
 use App\Trees\Gone;
@@ -35,8 +37,10 @@ use App\Trees\Site;
 use App\Trees\SitePermission;
 use App\Trees\Soil;
 use App\Trees\Specimen;
+use App\Trees\StationKind;
 use App\Trees\TreeKind;
 use App\Trees\TreeMeasure;
+use App\Weather\StoredDay;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Document\Node;
 use Hylognosis\Document\YamlText;
@@ -46,9 +50,11 @@ use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Measure\AmountUnit;
 use Hylognosis\Measure\CalendarDay;
+use Hylognosis\Season\SeasonalEvent;
 use Hylognosis\Wording\English;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
+use Symfony\Component\Uid\Uuid;
 
 /**
  * Fills an empty database with the invented school of demo/school.yaml. Decisions are not written in the file:
@@ -117,10 +123,13 @@ final readonly class DemoSchool
             foreach (
                 [
                     Deed::class,
+                    BaseMap::class,
                     Picture::class,
                     PictureBytes::class,
                     Invitation::class,
                     SitePermission::class,
+                    TreeEvent::class,
+                    StoredDay::class,
                     TreeMeasure::class,
                     TreeKind::class,
                     FloraEdition::class,
@@ -196,6 +205,7 @@ final readonly class DemoSchool
             $site->light = $node->word('light', Light::class);
             $site->moisture = $node->word('moisture', Moisture::class);
             $site->exposure = $node->word('exposure', Exposure::class);
+            $site->station = $node->has('station') ? $node->word('station', StationKind::class) : StationKind::None;
             foreach ($node->children('boundary') as $corner) {
                 $at = $corner->items();
                 $site->boundary[] = [$at[0]->asNumber(-180, 180), $at[1]->asNumber(-90, 90)];
@@ -310,6 +320,19 @@ final readonly class DemoSchool
         $this->entities->flush();
         foreach ($school->children('doubts') as $node) {
             $this->identities->doubt($trees[$node->text('tree')], $node->text('because'), $people[$node->text('by')]);
+        }
+        foreach ($school->children('events') as $node) {
+            $on = CalendarDay::parse($node->text('on'));
+            $this->entities->persist(
+                new TreeEvent(
+                    Uuid::v7()->toRfc4122(),
+                    $trees[$node->text('tree')],
+                    $node->word('event', SeasonalEvent::class),
+                    $on,
+                    $people[$node->text('by')],
+                    $on->modify('18:00'),
+                ),
+            );
         }
         foreach ($school->children('pictures') as $node) {
             $this->settings->put(DemoClock::DAY, $node->text('day'));

@@ -8,6 +8,7 @@ use App\Account\DeedKind;
 use App\Account\DeedRepository;
 use App\Account\User;
 use App\Clock\SchoolClock;
+use App\Trees\GoesWithTree;
 use App\Trees\Gone;
 use App\Trees\Specimen;
 use App\Trees\TreeKind;
@@ -16,6 +17,7 @@ use App\Web\Refused;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Clearance\Answer;
 use Hylognosis\Measure\CalendarDay;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
 /**
  * Which tree is which, and of what kind: two tags that are one tree, one tag that is two, and what it is held to be.
@@ -30,6 +32,8 @@ final readonly class TreeIdentities
         private StoredExaminations $stored,
         private DeedRepository $deeds,
         private SchoolClock $clock,
+        /** @var iterable<GoesWithTree> */
+        #[AutowireIterator(GoesWithTree::class)] private iterable $hanging,
     ) {
     }
 
@@ -154,6 +158,9 @@ final readonly class TreeIdentities
         }
         foreach ($this->entities->getRepository(TreeMeasure::class)->findBy(['specimen' => $goes]) as $measure) {
             $measure->specimen = $stays;
+        }
+        foreach ($this->hanging as $what) {
+            $what->moved($goes, $stays);
         }
         if (null === $stays->latitude) {
             [$stays->latitude, $stays->longitude, $stays->uncertainty] = [

@@ -6,6 +6,7 @@ namespace App\Pictures;
 
 use App\Account\User;
 use App\Examine\ExaminationRepository;
+use App\Trees\GoesWithTree;
 use App\Trees\Site;
 use App\Trees\Specimen;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
@@ -13,7 +14,7 @@ use Doctrine\ORM\QueryBuilder;
 use Doctrine\Persistence\ManagerRegistry;
 
 /** @extends ServiceEntityRepository<Picture> */
-final class PictureRepository extends ServiceEntityRepository
+final class PictureRepository extends ServiceEntityRepository implements GoesWithTree
 {
     private const MOST = 200;
 
@@ -47,6 +48,13 @@ final class PictureRepository extends ServiceEntityRepository
                 ->andWhere('permission.site = :site')
                 ->setParameter('site', $site),
         );
+    }
+
+    public function moved(Specimen $from, Specimen $to): void
+    {
+        foreach ($this->findBy(['specimen' => $from]) as $picture) {
+            $picture->specimen = $to;
+        }
     }
 
     /** @return \Generator<int, Picture> all this person may see now, the first taken first */

@@ -49,6 +49,10 @@ class Site
     #[ORM\Column(length: 4, options: ['default' => ''])]
     public Exposure $exposure = Exposure::Unknown;
 
+    /** Where its weather comes from. */
+    #[ORM\Column(length: 12, options: ['default' => ''])]
+    public StationKind $station = StationKind::None;
+
     /** @var list<array{float, float}> its corners, longitude and latitude in degrees; empty where nobody has drawn it */
     #[ORM\Column(type: 'json', options: ['default' => '[]'])]
     public array $boundary = [];
@@ -67,14 +71,10 @@ class Site
      * @param float $altitude  metres above sea level
      */
     public function __construct(
-        #[ORM\Column(length: 120)]
-        public string $name,
-        #[ORM\Column]
-        public float $latitude,
-        #[ORM\Column]
-        public float $longitude,
-        #[ORM\Column]
-        public float $altitude,
+        #[ORM\Column(length: 120)] public string $name,
+        #[ORM\Column] public float $latitude,
+        #[ORM\Column] public float $longitude,
+        #[ORM\Column] public float $altitude,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
     }

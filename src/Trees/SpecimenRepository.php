@@ -16,6 +16,9 @@ use Hylognosis\Measure\Length;
 /** @extends ServiceEntityRepository<Specimen> */
 final class SpecimenRepository extends ServiceEntityRepository
 {
+    /** A year is drawn of no more. */
+    private const MOST_HELD = 3000;
+
     public function __construct(ManagerRegistry $registry, private readonly KindsByDanger $kinds)
     {
         parent::__construct($registry, Specimen::class);
@@ -59,6 +62,32 @@ final class SpecimenRepository extends ServiceEntityRepository
 
         /** @var list<array<string, mixed>> $rows */
         return $rows;
+    }
+
+    /**
+     * Those that are held to be a kind of a flora, which nobody doubts, and are still there.
+     *
+     * @param string $site id of the place; empty: of all
+     *
+     * @return list<Specimen> by tag
+     */
+    public function held(string $flora, string $site): array
+    {
+        $query = $this->createQueryBuilder('s')
+            ->addSelect('site')
+            ->join('s.site', 'site')
+            ->where("s.kind <> '' AND s.kindFlora = :flora AND s.doubt = '' AND s.gone = :there")
+            ->setParameter('flora', $flora)
+            ->setParameter('there', Gone::Not)
+            ->orderBy('s.tag', 'ASC')
+            ->setMaxResults(self::MOST_HELD);
+        if ('' !== $site) {
+            $query->andWhere('s.site = :site')->setParameter('site', $site);
+        }
+        $found = $query->getQuery()->getResult();
+        \assert(\is_array($found));
+
+        return array_values(array_filter($found, static fn (mixed $row): bool => $row instanceof Specimen));
     }
 
     /** @return list<Specimen> there, with a position, in a square around a point that holds the circle */

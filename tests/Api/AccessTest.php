@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Api;
 
+use App\Season\TreeEventRepository;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\RouterInterface;
@@ -109,6 +110,15 @@ final class AccessTest extends ApiTestCase
             ['tag' => 'Z-03', 'examinations' => [], 'because' => 'Two trunks.'],
         ],
         'app_examine_decision_show' => ['readers', '/api/decisions/{decision}'],
+        'app_season_year_year' => ['readers', '/api/year'],
+        'app_season_year_season' => ['readers', '/api/specimens/{tree}/season'],
+        'app_season_year_record' => [
+            'people',
+            '/api/specimens/{tree}/events',
+            ['id' => '{random}', 'event' => 'first-flower', 'on' => '2027-06-01'],
+        ],
+        'app_season_year_takeback' => ['instructors', '/api/events/{event}'],
+        'app_season_year_phenology' => ['readers', '/api/phenology'],
         'app_season_treeseason_years' => ['readers', '/api/specimens/{tree}/years'],
         'app_season_treeseason_partners' => ['readers', '/api/specimens/{tree}/partners'],
         'app_pictures_picture_oftree' => ['readers', '/api/specimens/{tree}/pictures'],
@@ -251,6 +261,16 @@ final class AccessTest extends ApiTestCase
         return self::text(\is_array($answer) ? $answer : [], 'id');
     }
 
+    private function eventOf(string $who): string
+    {
+        $event = self::getContainer()
+            ->get(TreeEventRepository::class)
+            ->findOneBy(['by' => $this->person($who)]);
+        self::assertNotNull($event);
+
+        return $event->id;
+    }
+
     private function copy(): string
     {
         $folder = \dirname(__DIR__, 2).'/var/test-copies';
@@ -299,6 +319,7 @@ final class AccessTest extends ApiTestCase
             '{spare2}' => self::text($this->call('POST', '/api/specimens', ['tag' => 'Y-02', 'siteId' => $site]), 'id'),
             '{picture}' => $this->picture($this->tree('M-01')),
             '{copy}' => $this->copy(),
+            '{event}' => $this->eventOf('jonas'),
         ];
         $this->client->getCookieJar()->clear();
         if ('' !== $person) {

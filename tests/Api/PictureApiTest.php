@@ -154,6 +154,23 @@ final class PictureApiTest extends ApiTestCase
         );
     }
 
+    public function testAPictureGoesWithItsTreeWhereTwoTagsAreOne(): void
+    {
+        $this->signIn('marta');
+        [$stays, $goes] = [$this->tree('M-07'), $this->tree('M-08')];
+        $picture = $this->send(
+            'tree='.$goes,
+            self::bytes(static fn () => imagepng(imagecreatetruecolor(64, 64))),
+            'image/png',
+        );
+        $this->call('POST', '/api/specimens/'.$stays.'/merge', ['with' => $goes, 'because' => 'One stool.']);
+        self::assertResponseStatusCodeSame(200);
+        self::assertContains(
+            $picture['id'],
+            array_column($this->call('GET', '/api/specimens/'.$stays.'/pictures'), 'id'),
+        );
+    }
+
     public function testTheStandInsSayWhatTheyWereSetTo(): void
     {
         self::getContainer()->get('cache.app')->clear(); // they stand beside the database, and other tests set them

@@ -73,6 +73,7 @@ final class BordersTest
             'Trees',
             'Web',
         ],
+        'Weather' => ['Account', 'Clock', 'Library', 'Storage', 'Trees', 'Web'],
         'Season' => [
             'Account',
             'Clock',
@@ -84,6 +85,7 @@ final class BordersTest
             'Storage',
             'Trees',
             'Web',
+            'Weather',
         ],
         'Hazards' => ['Library'],
         'Species' => ['Account', 'Clock', 'Harvest', 'Library', 'Storage', 'Web'],
@@ -93,6 +95,7 @@ final class BordersTest
             'Examine',
             'Harvest',
             'Library',
+            'Map',
             'Pictures',
             'Running',
             'School',
@@ -101,6 +104,7 @@ final class BordersTest
             'Storage',
             'Trees',
             'Web',
+            'Weather',
         ],
         'Command' => [
             'Account',

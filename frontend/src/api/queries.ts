@@ -174,3 +174,12 @@ export function useExamination(id: string) {
     }),
   };
 }
+
+export const yearQuery = (site: string, of: number, all: boolean) =>
+  queryOptions({
+    queryKey: ["year", site, of, all],
+    queryFn: () => unwrap(client.GET("/api/year", { params: { query: { site, of, all } } })),
+  });
+export const treeSeasonQuery = (id: string) =>
+  queryOptions({ queryKey: ["tree", id, "season"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/season", ofTree(id))) });
+export const phenologyQuery = queryOptions({ queryKey: ["phenology"], queryFn: () => unwrap(client.GET("/api/phenology")) });

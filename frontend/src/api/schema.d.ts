@@ -952,6 +952,87 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/year": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_season_year_year"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/season": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_season_year_season"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["post_app_season_year_record"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/events/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** It stays on record, and teaches nothing any more. */
+        delete: operations["delete_app_season_year_takeback"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/phenology": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_season_year_phenology"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/floras": {
         parameters: {
             query?: never;
@@ -1696,6 +1777,16 @@ export interface components {
              * @default null
              */
             pixelsPerMillimetre?: number | null;
+        };
+        /** @enum {string} */
+        SeasonalEvent: "first-bud" | "full-leaf" | "first-flower" | "full-flower" | "first-ripe" | "half-fallen" | "leaf-fall";
+        /** @description Something of a tree's year has come. */
+        NewEvent: {
+            /** @description made by whoever records it, a UUID: sent twice it is recorded once */
+            id: string;
+            event: components["schemas"]["SeasonalEvent"];
+            /** @description day, YYYY-MM-DD */
+            on: string;
         };
         /** @enum {string} */
         ReviewVerdict: "agreed" | "doubted";
@@ -3070,6 +3161,155 @@ export interface components {
             enough: boolean;
             /** @description tagged ones of its kind within that, the nearest first */
             trees: components["schemas"]["PartnerView"][];
+        };
+        /** @description A day that is expected, and how sure. */
+        DayView: {
+            /** @description day, YYYY-MM-DD */
+            likely: string;
+            /** @description it lies between these eight times of ten */
+            from80: string;
+            /** @description the same */
+            to80: string;
+            /** @description it lies between these nineteen times of twenty */
+            from95: string;
+            /** @description the same */
+            to95: string;
+            /**
+             * Format: float
+             * @description standard deviation in days
+             */
+            spread: number;
+        };
+        /** @description A window of one year, with how sure its ends are. */
+        WindowView: {
+            /** @description first day */
+            from: components["schemas"]["DayView"];
+            /** @description last day */
+            to: components["schemas"]["DayView"];
+            /** @description own dates that bear on it */
+            seen: number;
+            /** @description it moves with nothing */
+            fixed: boolean;
+        };
+        /** @description The year of a part at a place, week by week. */
+        YearRowView: {
+            /** @description id of the kind */
+            taxon: string;
+            /** @description its common name */
+            commonName: string;
+            /** @description scientific name */
+            name: string;
+            /** @description id of the part */
+            part: string;
+            /** @description what it is called */
+            label: string;
+            /** @description what it is for */
+            uses: string[];
+            /** @description 1 (by the way) to 5 (a day’s work) */
+            effort?: number | null;
+            /** @description instruments the required features are looked at with */
+            kit: string[];
+            /** @description tags of own trees of the kind there */
+            trees: string[];
+            /** @description percent: how likely the window is open in each of 52 weeks */
+            open: number[];
+            /** @description 52 letters: t all required can be seen, f an examination can still hold, - neither */
+            sight: string;
+            /** @description the window that is open, or opens next */
+            next?: components["schemas"]["WindowView"] | null;
+            /** @description first day to look at all that is required, YYYY-MM-DD */
+            lookFrom?: string | null;
+            /** @description last such day */
+            lookBy?: string | null;
+            /** @description it can be seen in the window itself */
+            onTheSpot: boolean;
+        };
+        /** @description A year at a place. */
+        YearView: {
+            /** @description which */
+            year: number;
+            /** @description id of the place */
+            site: string;
+            /** @description its name */
+            place: string;
+            /** @description the flora’s dates can be moved there */
+            holds: boolean;
+            /**
+             * Format: float
+             * @description days by which the spring is later than usual, as far as dates tell
+             */
+            late: number;
+            /**
+             * Format: float
+             * @description standard deviation of that
+             */
+            lateSpread: number;
+            /** @description own dates of that year there */
+            seen: number;
+            /** @description where its weather comes from */
+            station: string;
+            /** @description soonest first */
+            rows: components["schemas"]["YearRowView"][];
+        };
+        /** @description Something of its year that was seen on a tree. */
+        EventView: {
+            /** @description its id */
+            id: string;
+            /** @description which */
+            event: components["schemas"]["SeasonalEvent"];
+            /** @description in words */
+            words: string;
+            /** @description day, YYYY-MM-DD */
+            on: string;
+            /** @description who saw it */
+            by: string;
+            /** @description whether the reader may */
+            mayTakeBack: boolean;
+            /** @description days later than the flora expects it there; null where nothing is expected */
+            late?: number | null;
+        };
+        /** @description An event of this year, seen or expected. */
+        ExpectedEventView: {
+            /** @description which */
+            event: components["schemas"]["SeasonalEvent"];
+            /** @description in words */
+            words: string;
+            /** @description when it is expected; null where its kind is not known, or covered */
+            day?: components["schemas"]["DayView"] | null;
+            /** @description the day it was seen on, YYYY-MM-DD */
+            seen?: string | null;
+        };
+        /** @description A tree’s year: what was seen of it, and what is to come. */
+        TreeSeasonView: {
+            /** @description that were seen, the last first */
+            events: components["schemas"]["EventView"][];
+            /** @description of this year, in the order they come */
+            expected: components["schemas"]["ExpectedEventView"][];
+        };
+        /** @description An event of a kind at a place, over the years. */
+        PhenologyRowView: {
+            /** @description id of the kind */
+            taxon: string;
+            /** @description its common name */
+            commonName: string;
+            /** @description name of the place */
+            site: string;
+            /** @description which */
+            event: components["schemas"]["SeasonalEvent"];
+            /** @description in words */
+            words: string;
+            /** @description the mean day of each year, YYYY-MM-DD */
+            days: string[];
+            /**
+             * Format: float
+             * @description days later per ten years; null with fewer than three years
+             */
+            trend?: number | null;
+            /**
+             * Format: float
+             * @description standard error of that
+             */
+            trendSpread?: number | null;
         };
         /** @description A flora one can work with. */
         FloraSummaryView: {
@@ -5770,6 +6010,219 @@ export interface operations {
             };
             /** @description No such tree. */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_season_year_year: {
+        parameters: {
+            query?: {
+                site?: string;
+                of?: number | null;
+                all?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The year. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YearView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_season_year_season: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its year. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreeSeasonView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_season_year_record: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewEvent"];
+            };
+        };
+        responses: {
+            /** @description Its year. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreeSeasonView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description That id is of another event. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_season_year_takeback: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The year of its tree. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreeSeasonView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_season_year_phenology: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Events of kinds over the years. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhenologyRowView"][];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -18,6 +18,8 @@ const Places = lazy(() => import("../features/trees/places"));
 const Place = lazy(() => import("../features/trees/place"));
 const Trees = lazy(() => import("../features/trees/trees"));
 const Tree = lazy(() => import("../features/trees/tree"));
+const Year = lazy(() => import("../features/year/year"));
+const Phenology = lazy(() => import("../features/year/phenology"));
 const Tags = lazy(() => import("../features/trees/tags"));
 const Exchange = lazy(() => import("../features/exchange/exchange"));
 const Decision = lazy(() => import("../features/decision/decision"));
@@ -30,6 +32,7 @@ const PLACES = [
   { to: "/", label: "Today" },
   { to: "/examine", label: "Examine" },
   { to: "/trees", label: "Trees" },
+  { to: "/year", label: "Year", wide: true },
   { to: "/species", label: "Species" },
   { to: "/terms", label: "Terms", wide: true },
 ];
@@ -94,6 +97,8 @@ export function App() {
             <Route path="/species" element={<SpeciesIndex />} />
             <Route path="/species/:id" element={<SpeciesPage />} />
             <Route path="/review/:flora" element={<ReviewPage />} />
+            <Route path="/year" element={<Year />} />
+            <Route path="/phenology" element={<Phenology />} />
             <Route path="/terms" element={<Terms />} />
             <Route path="/running" element={<Running />} />
             <Route path="/people" element={<People />} />

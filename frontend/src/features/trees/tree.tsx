@@ -8,6 +8,7 @@ import { DangerMark } from "../../ui/danger-mark";
 import { capital, dayWords } from "../../words/text";
 import { DANGER, directionWords, distanceWords, GONE, girthWords, POSITION_FROM, SEX, STAGE, treeLength } from "../../words/trees";
 import { Pictures } from "../pictures/pictures";
+import { TreeSeason } from "../year/tree-season";
 import { FindAgain } from "./find-again";
 import { TreeForm } from "./tree-form";
 import { Doubt, Hold, Merge, Retag, Split } from "./tree-identity";
@@ -103,6 +104,11 @@ function Shown({ page }: { page: TreePage }) {
           <Part title="Its years">
             <TreeYears id={tree.id} />
           </Part>
+          {there && (
+            <Part title="This year">
+              <TreeSeason id={tree.id} mayAdd={role !== "guest"} />
+            </Part>
+          )}
           {known.isPending ? (
             <Loading what="what is known" />
           ) : known.isError ? (
