@@ -32,7 +32,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
     response: 403,
     description: 'Not an instructor.',
     content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-),]
+)]
 final class PeopleController extends ApiController
 {
     private const DEEDS = 60;
@@ -64,7 +64,7 @@ final class PeopleController extends ApiController
         response: 200,
         description: 'By name.',
         content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: ExaminerView::class))),
-    ),]
+    )]
     public function examiners(): JsonResponse
     {
         $here = array_filter(
@@ -81,12 +81,12 @@ final class PeopleController extends ApiController
         response: 200,
         description: 'The invitation, with its link.',
         content: new Model(type: InvitationView::class),
-    ),]
+    )]
     #[OA\Response(
         response: 422,
         description: 'Refused; nothing was stored.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    ),]
+    )]
     public function invite(
         #[CurrentUser] User $user,
         Request $request,
@@ -117,7 +117,7 @@ final class PeopleController extends ApiController
         response: 404,
         description: 'No such invitation.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    ),]
+    )]
     public function withdraw(#[CurrentUser] User $user, string $id): JsonResponse
     {
         $this->permission->need(PeopleVoter::CARE);
@@ -139,12 +139,12 @@ final class PeopleController extends ApiController
         response: 404,
         description: 'Nobody has this id.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    ),]
+    )]
     #[OA\Response(
         response: 409,
         description: 'Somebody has to look after the school.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    ),]
+    )]
     public function change(
         #[CurrentUser] User $user,
         string $id,
@@ -190,7 +190,7 @@ final class PeopleController extends ApiController
         response: 404,
         description: 'Nobody has this id.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    ),]
+    )]
     public function passwordLink(#[CurrentUser] User $user, Request $request, string $id): JsonResponse
     {
         $this->permission->need(PeopleVoter::CARE);
@@ -219,7 +219,7 @@ final class PeopleController extends ApiController
         response: 200,
         description: 'The last first.',
         content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: DeedView::class))),
-    ),]
+    )]
     public function deeds(string $before): JsonResponse
     {
         $this->permission->need(PeopleVoter::CARE);

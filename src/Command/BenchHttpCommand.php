@@ -24,7 +24,7 @@ use Symfony\Contracts\HttpClient\ResponseInterface;
 #[AsCommand(
     'hylognosis:bench:http',
     'Times pages of a school with years of data and many clients scoring at once, over HTTP, and prints figures.',
-),]
+)]
 final class BenchHttpCommand extends Command
 {
     private const ROUNDS = 15;

@@ -41,7 +41,7 @@ final class MapController extends ApiController
         response: 422,
         description: 'That is no search.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    ),]
+    )]
     public function trees(
         #[CurrentUser] User $user,
         SpecimenRepository $specimens,
@@ -98,7 +98,7 @@ final class MapController extends ApiController
         response: 200,
         description: 'A GeoJSON feature collection; empty where there is none.',
         content: new OA\JsonContent(type: 'object', additionalProperties: true),
-    ),]
+    )]
     public function base(Request $request, BaseMaps $maps): Response
     {
         $text = $maps->text();
@@ -118,13 +118,13 @@ final class MapController extends ApiController
             mediaType: 'application/geo+json',
             schema: new OA\Schema(type: 'string', format: 'binary'),
         ),
-    ),]
+    )]
     #[OA\Response(response: 200, description: 'What was read of it.', content: new Model(type: BaseMapView::class))]
     #[OA\Response(
         response: 422,
         description: 'It cannot be taken; nothing was stored.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    ),]
+    )]
     public function setBase(
         #[CurrentUser] User $user,
         Request $request,

@@ -118,6 +118,8 @@ final class AccessTest extends ApiTestCase
             ['id' => '{random}', 'event' => 'first-flower', 'on' => '2027-06-01'],
         ],
         'app_season_year_takeback' => ['instructors', '/api/events/{event}'],
+        'app_season_plan_plan' => ['readers', '/api/plan'],
+        'app_season_plan_route' => ['readers', '/api/plan.gpx'],
         'app_season_year_phenology' => ['readers', '/api/phenology'],
         'app_season_treeseason_years' => ['readers', '/api/specimens/{tree}/years'],
         'app_season_treeseason_partners' => ['readers', '/api/specimens/{tree}/partners'],

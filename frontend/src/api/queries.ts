@@ -1,4 +1,5 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import type { PlanAsked } from "../features/year/plan-search";
 import { client, type Examination, type Schemas, unwrap } from "./client";
 
 export const sessionQuery = queryOptions({ queryKey: ["session"], queryFn: () => unwrap(client.GET("/api/session")), staleTime: 60_000 });
@@ -183,3 +184,25 @@ export const yearQuery = (site: string, of: number, all: boolean) =>
 export const treeSeasonQuery = (id: string) =>
   queryOptions({ queryKey: ["tree", id, "season"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/season", ofTree(id))) });
 export const phenologyQuery = queryOptions({ queryKey: ["phenology"], queryFn: () => unwrap(client.GET("/api/phenology")) });
+
+export const planQuery = (asked: PlanAsked) =>
+  queryOptions({
+    queryKey: ["plan", asked],
+    queryFn: () =>
+      unwrap(
+        client.GET("/api/plan", {
+          params: {
+            query: {
+              ...(asked.day && { day: asked.day }),
+              "sites[]": asked.sites,
+              "skip[]": asked.skip,
+              "done[]": asked.done,
+              latitude: asked.latitude,
+              longitude: asked.longitude,
+              zone: asked.zone,
+            },
+          },
+        }),
+      ),
+    placeholderData: (before) => before,
+  });

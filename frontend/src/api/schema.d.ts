@@ -904,6 +904,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_season_plan_plan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan.gpx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The round as a route of GPX 1.1. */
+        get: operations["get_app_season_plan_route"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/today": {
         parameters: {
             query?: never;
@@ -1777,6 +1810,51 @@ export interface components {
              * @default null
              */
             pixelsPerMillimetre?: number | null;
+        };
+        /** @description What a day out is to be. */
+        PlanQuery: {
+            /**
+             * @description YYYY-MM-DD; none: the best of the next ten
+             * @default null
+             */
+            day?: string | null;
+            /**
+             * @description ids of places; none: all
+             * @default []
+             */
+            sites?: string[];
+            /**
+             * @description what one hopes for, as "taxon/part"; none: anything
+             * @default []
+             */
+            hopes?: string[];
+            /**
+             * @description ids of trees not to go to
+             * @default []
+             */
+            skip?: string[];
+            /**
+             * @description ids of trees one has been at already
+             * @default []
+             */
+            done?: string[];
+            /**
+             * Format: float
+             * @description of the start and end; none: the place first gone to
+             * @default null
+             */
+            latitude?: number | null;
+            /**
+             * Format: float
+             * @description the same
+             * @default null
+             */
+            longitude?: number | null;
+            /**
+             * @description time zone of the clock, as Europe/Vienna
+             * @default UTC
+             */
+            zone?: string;
         };
         /** @enum {string} */
         SeasonalEvent: "first-bud" | "full-leaf" | "first-flower" | "full-flower" | "first-ripe" | "half-fallen" | "leaf-fall";
@@ -3038,6 +3116,107 @@ export interface components {
             /** @description null where nothing is kept compiled */
             opcodes?: components["schemas"]["OpcodesView"] | null;
         };
+        /** @description A day one could go, and how much there is to do. */
+        PlanDayView: {
+            /** @description YYYY-MM-DD */
+            day: string;
+            /** @description parts whose window is likely open */
+            take: number;
+            /** @description parts whose trees are to be looked at then */
+            look: number;
+        };
+        /** @enum {string} */
+        ReasonKind: "take" | "look" | "second" | "date";
+        /** @description Why one goes to a tree. */
+        ReasonView: {
+            /** @description what for */
+            kind: components["schemas"]["ReasonKind"];
+            /** @description id of the kind; empty where it is not told */
+            taxon: string;
+            /** @description its common name */
+            name: string;
+            /** @description what may be taken, in words; or what may come */
+            part: string;
+            /** @description id of the part, or of the event */
+            id: string;
+            /** @description last day of it, YYYY-MM-DD */
+            until?: string | null;
+            /** @description what of the required can be seen that day, and nobody has looked at lately */
+            features: string[];
+        };
+        /** @description A tree to go to. */
+        StopView: {
+            /** @description id of the tree */
+            tree: string;
+            /** @description tag on it */
+            tag: string;
+            /** @description name of the place */
+            site: string;
+            /** @description how to find it */
+            whereabouts: string;
+            /**
+             * Format: float
+             * @description degrees
+             */
+            latitude?: number | null;
+            /**
+             * Format: float
+             * @description degrees
+             */
+            longitude?: number | null;
+            /** @description on foot from the stop before; null where it has no position */
+            seconds?: number | null;
+            /** @description along the ground */
+            metres?: number | null;
+            /** @description metres upward; below 0 downward */
+            climb?: number | null;
+            /** @description why */
+            reasons: components["schemas"]["ReasonView"][];
+        };
+        /** @description A place whose owner should be asked again. */
+        AskAgainView: {
+            /** @description id of the place */
+            site: string;
+            /** @description what it is called */
+            name: string;
+            /** @description whose land it is */
+            owner: string;
+            /** @description last day of the permission, YYYY-MM-DD */
+            until: string;
+            /** @description it has ended: the gate stays shut there */
+            ended: boolean;
+        };
+        /** @description A day out. */
+        PlanView: {
+            /** @description YYYY-MM-DD */
+            day: string;
+            /** @description the next ten days */
+            days: components["schemas"]["PlanDayView"][];
+            /** @description civil twilight begins, HH:MM; null where it does not */
+            dawn?: string | null;
+            /** @description HH:MM */
+            sunrise?: string | null;
+            /** @description HH:MM */
+            sunset?: string | null;
+            /** @description civil twilight ends, HH:MM */
+            dusk?: string | null;
+            /** @description in the order they are walked; those without a position last */
+            stops: components["schemas"]["StopView"][];
+            /** @description on foot, there and back */
+            seconds: number;
+            /** @description seconds from the last stop back */
+            home: number;
+            /** @description no other order is shorter */
+            exact: boolean;
+            /** @description slopes are reckoned with */
+            heights: boolean;
+            /** @description instruments to bring */
+            kit: string[];
+            /** @description that run out, or have */
+            permissions: components["schemas"]["AskAgainView"][];
+            /** @description trees with something to do that did not go in */
+            left: number;
+        };
         /** @description A part that stands in its window. */
         InWindowView: {
             /** @description id of the taxon */
@@ -3054,19 +3233,6 @@ export interface components {
             window: string;
             /** @description days until its window shuts, 0 on the last */
             daysLeft: number;
-        };
-        /** @description A place whose owner should be asked again. */
-        AskAgainView: {
-            /** @description id of the place */
-            site: string;
-            /** @description what it is called */
-            name: string;
-            /** @description whose land it is */
-            owner: string;
-            /** @description last day of the permission, YYYY-MM-DD */
-            until: string;
-            /** @description it has ended: the gate stays shut there */
-            ended: boolean;
         };
         /** @description What matters today. */
         TodayView: {
@@ -5928,6 +6094,98 @@ export interface operations {
             };
             /** @description Not an instructor. */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_season_plan_plan: {
+        parameters: {
+            query?: {
+                /** @description YYYY-MM-DD; none: the best of the next ten */
+                day?: string | null;
+                /** @description ids of places; none: all */
+                "sites[]"?: string[];
+                /** @description what one hopes for, as "taxon/part"; none: anything */
+                "hopes[]"?: string[];
+                /** @description ids of trees not to go to */
+                "skip[]"?: string[];
+                /** @description ids of trees one has been at already */
+                "done[]"?: string[];
+                /** @description of the start and end; none: the place first gone to */
+                latitude?: number | null;
+                /** @description the same */
+                longitude?: number | null;
+                /** @description time zone of the clock, as Europe/Vienna */
+                zone?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The plan. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanView"];
+                };
+            };
+            /** @description No such plan. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_season_plan_route: {
+        parameters: {
+            query?: {
+                /** @description YYYY-MM-DD; none: the best of the next ten */
+                day?: string | null;
+                /** @description ids of places; none: all */
+                "sites[]"?: string[];
+                /** @description what one hopes for, as "taxon/part"; none: anything */
+                "hopes[]"?: string[];
+                /** @description ids of trees not to go to */
+                "skip[]"?: string[];
+                /** @description ids of trees one has been at already */
+                "done[]"?: string[];
+                /** @description of the start and end; none: the place first gone to */
+                latitude?: number | null;
+                /** @description the same */
+                longitude?: number | null;
+                /** @description time zone of the clock, as Europe/Vienna */
+                zone?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The route. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/gpx+xml": string;
+                };
+            };
+            /** @description No such plan. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

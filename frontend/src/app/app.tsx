@@ -19,6 +19,8 @@ const Place = lazy(() => import("../features/trees/place"));
 const Trees = lazy(() => import("../features/trees/trees"));
 const Tree = lazy(() => import("../features/trees/tree"));
 const Year = lazy(() => import("../features/year/year"));
+const PlanPage = lazy(() => import("../features/year/plan"));
+const Walk = lazy(() => import("../features/year/walk"));
 const Phenology = lazy(() => import("../features/year/phenology"));
 const Tags = lazy(() => import("../features/trees/tags"));
 const Exchange = lazy(() => import("../features/exchange/exchange"));
@@ -98,6 +100,8 @@ export function App() {
             <Route path="/species/:id" element={<SpeciesPage />} />
             <Route path="/review/:flora" element={<ReviewPage />} />
             <Route path="/year" element={<Year />} />
+            <Route path="/plan" element={<PlanPage />} />
+            <Route path="/plan/walk" element={<Walk />} />
             <Route path="/phenology" element={<Phenology />} />
             <Route path="/terms" element={<Terms />} />
             <Route path="/running" element={<Running />} />

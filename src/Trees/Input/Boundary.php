@@ -20,7 +20,7 @@ final readonly class Boundary
                 new Assert\Type(['int', 'float']),
                 new Assert\Range(min: -180, max: 180),
             ]),
-        ]),]
+        ])]
         public array $corners,
     ) {
     }

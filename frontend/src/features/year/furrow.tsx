@@ -123,7 +123,9 @@ export function Legend() {
         </svg>
         look then, for the window that comes next
       </li>
-      <li className="text-faded">The higher, the likelier. The gate keeps to the dates of the flora, and alone can say whether every danger is excluded then.</li>
+      <li className="text-faded">
+        The higher, the likelier. The gate keeps to the dates of the flora, and alone can say whether every danger is excluded then.
+      </li>
     </ul>
   );
 }

@@ -48,6 +48,9 @@ export default function Year() {
     <div className="mx-auto max-w-6xl px-4 py-5 wide:px-6">
       <PageHead title={`The year ${of}`} lead="When what may be taken here, when its tree can be told, and when to look beforehand." />
       <nav aria-label="The year" className="mt-2 flex flex-wrap gap-3 print:hidden">
+        <Link to="/plan" className="inline-flex min-h-11 items-center underline">
+          Plan a day out
+        </Link>
         <Link to="/phenology" className="inline-flex min-h-11 items-center underline">
           What came when, over the years
         </Link>

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Season\View;
+
+/** Why one goes to a tree. */
+final readonly class ReasonView
+{
+    /**
+     * @param ReasonKind   $kind     what for
+     * @param string       $taxon    id of the kind; empty where it is not told
+     * @param string       $name     its common name
+     * @param string       $part     what may be taken, in words; or what may come
+     * @param string       $id       id of the part, or of the event
+     * @param string|null  $until    last day of it, YYYY-MM-DD
+     * @param list<string> $features what of the required can be seen that day, and nobody has looked at lately
+     */
+    public function __construct(
+        public ReasonKind $kind,
+        public string $taxon,
+        public string $name,
+        public string $part,
+        public string $id,
+        public ?string $until,
+        public array $features,
+    ) {
+    }
+}
