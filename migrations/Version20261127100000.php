@@ -31,6 +31,7 @@ final class Version20261127100000 extends PortableMigration
         ]);
         $weather->addUniqueIndex(['site_id', 'day'], 'daily_weather_day');
         self::points($weather, 'site_id', 'site');
+        $this->add('person', 'calendar_hash', 'string', ['length' => 64, 'default' => '']);
         $this->add('site', 'station', 'string', ['length' => 12, 'default' => '']);
     }
 }

@@ -15,7 +15,7 @@ final readonly class Tour
 {
     public const EXACT = 12;
     /** Starts of the search; more gain next to nothing. */
-    private const STARTS = 10;
+    private const STARTS = 5;
 
     /**
      * @param list<int> $order   the stops, without start and end

@@ -28,6 +28,9 @@ final class LearnedYears
     /** A date farther from the expected one is of something else, or mistyped: it teaches nothing. */
     public const FARTHEST_DAYS = 60;
 
+    /** Days from an event so few that none of another year can be nearer, whatever the springs are like. */
+    private const NO_NEARER = 120;
+
     /** @var array<string, array{day: \DateTimeImmutable, count: int}> by tree, event and year */
     private array $seen = [];
     /** @var array<string, int> sightings that bear on a kind at a site, or on a year of a site */
@@ -113,7 +116,10 @@ final class LearnedYears
     {
         $nearest = null;
         $year = (int) $sighting->day->format('Y');
-        foreach ([$year - 1, $year, $year + 1] as $candidate) {
+        foreach ([$year, $year - 1, $year + 1] as $candidate) {
+            if (null !== $nearest && abs(CalendarDay::between($nearest, $sighting->day)) < self::NO_NEARER) {
+                break;
+            }
             $base = $this->base($sighting->kind, $sighting->event, $sighting->site, $candidate);
             if (
                 null !== $base

@@ -22,7 +22,8 @@ final readonly class PartYear
     public const WEEKS = 52;
 
     /**
-     * @param list<PartWeek>          $weeks     52 of the asked year; the last has eight days, in leap years nine
+     * @param list<PartWeek>          $weeks     52 of the asked year; the last has eight days, in leap years nine;
+     *                                           none where none are asked for
      * @param ExpectedWindow|null     $next      the window that is open, or opens next
      * @param \DateTimeImmutable|null $lookFrom  first day from today on when all that is required can be seen, early
      *                                           enough for that window and not too early to hold
@@ -40,6 +41,7 @@ final readonly class PartYear
 
     /**
      * @param string             $tree  id of the tree; empty: any of the kind
+     * @param int|null           $year  of the weeks; null: without weeks
      * @param \DateTimeImmutable $today midnight, universal time
      *
      * @return self|null none where the part may not be taken, or does not come about there
@@ -52,11 +54,12 @@ final readonly class PartYear
         Phenology $phenology,
         string $site,
         string $tree,
-        int $year,
+        ?int $year,
         \DateTimeImmutable $today,
     ): ?self {
         $windows = [];
-        foreach ([$year - 1, $year, $year + 1] as $begins) {
+        $around = $year ?? (int) $today->format('Y');
+        foreach ([$around - 1, $around, $around + 1] as $begins) {
             $windows[] = $years->window($taxon, $part, $site, $tree, $begins);
         }
         $windows = array_values(array_filter($windows));
@@ -66,8 +69,8 @@ final readonly class PartYear
         $visible = self::visible($flora, $taxon, $part, $phenology);
         $fresh = $part->freshnessDays();
         $weeks = [];
-        $first = CalendarDay::parse($year.'-01-01');
-        for ($w = 0; $w < self::WEEKS; ++$w) {
+        $first = CalendarDay::parse($around.'-01-01');
+        for ($w = 0; null !== $year && $w < self::WEEKS; ++$w) {
             $day = $first->modify('+'.(7 * $w + 3).' days');
             $middle = DayOfYear::on($day);
             $weeks[] = new PartWeek(
@@ -77,7 +80,7 @@ final readonly class PartYear
             );
         }
         $next =
-            (int) $today->format('Y') === $year
+            (int) $today->format('Y') === $around
                 ? array_values(
                     array_filter($windows, static fn (ExpectedWindow $w): bool => $w->to->likely >= $today),
                 )[0] ?? null

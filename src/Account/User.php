@@ -40,6 +40,10 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $exportedAt = null;
 
+    /** SHA-256 of the secret in the address of their calendar; empty where there is none. */
+    #[ORM\Column(length: 64, options: ['default' => ''])]
+    public string $calendarHash = '';
+
     /** Goes up where all sessions are to end: those of an earlier number are nobody's. */
     #[ORM\Column(options: ['default' => 0])]
     public int $epoch = 0;
@@ -51,10 +55,8 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     /** @param non-empty-string $email */
     public function __construct(
         string $email,
-        #[ORM\Column(length: 120)]
-        public string $name,
-        #[ORM\Column(length: 16)]
-        public Role $role,
+        #[ORM\Column(length: 120)] public string $name,
+        #[ORM\Column(length: 16)] public Role $role,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
         $this->email = self::normalised($email);

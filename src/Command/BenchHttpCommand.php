@@ -24,7 +24,7 @@ use Symfony\Contracts\HttpClient\ResponseInterface;
 #[AsCommand(
     'hylognosis:bench:http',
     'Times pages of a school with years of data and many clients scoring at once, over HTTP, and prints figures.',
-)]
+),]
 final class BenchHttpCommand extends Command
 {
     private const ROUNDS = 15;
@@ -207,8 +207,8 @@ final class BenchHttpCommand extends Command
             'its pictures' => '/api/specimens/'.$tree.'/pictures',
             'a tree’s examinations' => '/api/specimens/'.$tree.'/examinations',
             'its year' => '/api/specimens/'.$tree.'/season',
-            'the year of a place' => '/api/year?site='.$this->first($me, '/api/sites'),
-            'a day out' => '/api/plan?sites[]='.$this->first($me, '/api/sites'),
+            'the year of a place' => '/api/year?site='.$this->place($me, 'Land 0'),
+            'a day out' => '/api/plan?sites[]='.$this->place($me, 'Land 0'),
             'places' => '/api/sites',
             'a place' => '/api/sites/'.$this->first($me, '/api/sites'),
             'people' => '/api/people',
@@ -416,6 +416,17 @@ final class BenchHttpCommand extends Command
         return \is_array($row) && \is_string($row['id'] ?? null)
             ? $row['id']
             : throw new \RuntimeException('Nothing is listed under '.$path);
+    }
+
+    private function place(HttpClientInterface $client, string $name): string
+    {
+        foreach ($client->request('GET', '/api/sites')->toArray() as $site) {
+            if (\is_array($site) && $name === $site['name'] && \is_string($site['id'])) {
+                return $site['id'];
+            }
+        }
+
+        throw new \RuntimeException('There is no place '.$name);
     }
 
     private function id(ResponseInterface $response): string

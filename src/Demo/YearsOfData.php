@@ -129,8 +129,8 @@ final readonly class YearsOfData
                 'uncertainty' => 4.0,
                 'position_from' => 'receiver',
                 'stage' => 'mature',
-                'kind' => 0 === $i % 4 ? '' : $taxa[$i % \count($taxa)],
-                'kind_flora' => 0 === $i % 4 ? '' : FloraLibrary::DEFAULT,
+                'kind' => 0 === $i % 4 && 0 !== $i % self::SITES ? '' : $taxa[intdiv($i, 3) % \count($taxa)],
+                'kind_flora' => 0 === $i % 4 && 0 !== $i % self::SITES ? '' : FloraLibrary::DEFAULT,
                 'doubt' => 1 === $i % 20 ? 'The bark looks too smooth.' : '',
                 'gone' => 13 === $i % 20 ? 'felled' : '',
             ]);
@@ -146,7 +146,37 @@ final readonly class YearsOfData
             ]);
         }
 
+        $this->events($ids, $person);
+
         return $ids;
+    }
+
+    /**
+     * Three dates a year over ten years for forty trees of the first place.
+     *
+     * @param list<string> $trees
+     */
+    private function events(array $trees, string $person): void
+    {
+        for ($i = 0; $i < 40 * self::SITES && $i < \count($trees); $i += self::SITES) {
+            for ($year = 2018; $year < 2028; ++$year) {
+                foreach (
+                    ['first-bud' => '04-20', 'first-flower' => '05-10', 'leaf-fall' => '10-28'] as $event => $day
+                ) {
+                    $on = (new \DateTimeImmutable("$year-$day"))->modify('+'.($i * 3 + $year * 5) % 13 .' days');
+                    if ($on < new \DateTimeImmutable('2027-06-14')) {
+                        $this->database->insert('tree_event', [
+                            'id' => self::id(),
+                            'event' => $event,
+                            'happened_on' => CalendarDay::iso($on),
+                            'recorded_at' => CalendarDay::iso($on).' 18:00:00',
+                            'specimen_id' => $trees[$i],
+                            'seen_by_id' => $person,
+                        ]);
+                    }
+                }
+            }
+        }
     }
 
     private function examination(

@@ -34,6 +34,31 @@ final class TreeEventRepository extends ServiceEntityRepository implements GoesW
         return $this->findBy(['specimen' => $tree, 'takenBackAt' => null], ['on' => 'DESC', 'recordedAt' => 'DESC']);
     }
 
+    /**
+     * @param list<string> $sites
+     *
+     * @return array<string, array<string, true>> tree → events that were dated in a year
+     */
+    public function ofYear(int $year, array $sites): array
+    {
+        /** @var list<array{tree: string, event: SeasonalEvent}> $rows */
+        $rows = $this->createQueryBuilder('e')
+            ->select('s.id AS tree', 'e.event')
+            ->join('e.specimen', 's')
+            ->where('s.site IN (:sites) AND e.takenBackAt IS NULL AND e.on BETWEEN :from AND :to')
+            ->setParameter('sites', $sites)
+            ->setParameter('from', $year.'-01-01')
+            ->setParameter('to', $year.'-12-31')
+            ->getQuery()
+            ->getArrayResult();
+        $seen = [];
+        foreach ($rows as $row) {
+            $seen[$row['tree']][$row['event']->value] = true;
+        }
+
+        return $seen;
+    }
+
     public function countOf(Site $site, int $year): int
     {
         return (int) $this->createQueryBuilder('e')

@@ -35,9 +35,11 @@ use Hylognosis\Position\GroundLine;
 use Hylognosis\Route\Tour;
 use Hylognosis\Route\WalkingTime;
 use Hylognosis\Season\Daylight;
+use Hylognosis\Season\LearnedYears;
 use Hylognosis\Season\PartYear;
 use Hylognosis\Season\Phenology;
 use Hylognosis\Season\SeasonalEvent;
+use Hylognosis\Season\Sighting;
 
 /** Which trees to go to on a day, why, with what, and in which order. */
 final readonly class VisitPlan
@@ -73,7 +75,7 @@ final readonly class VisitPlan
         $hidden = $this->covered->for($reader);
         $trees = array_values(
             array_filter(
-                $this->specimens->held($flora->name, ''),
+                $this->specimens->held($flora->name, $query->sites),
                 static fn (Specimen $t): bool => isset($sites[$t->site->id]) && !isset($hidden[$t->id]),
             ),
         );
@@ -85,6 +87,7 @@ final readonly class VisitPlan
         }
         $gone = array_fill_keys([...$query->skip, ...$query->done], true);
         $looked = $this->lookedAt($trees);
+        $dated = $this->events->ofYear((int) $day->format('Y'), array_keys($sites));
         $stops = [];
         foreach ($trees as $tree) {
             $reasons = isset($gone[$tree->id])
@@ -95,6 +98,7 @@ final readonly class VisitPlan
                     $years[$tree->site->id][$tree->kind] ?? [],
                     $day,
                     $looked[$tree->id] ?? [],
+                    $dated[$tree->id] ?? [],
                 );
             if ([] !== $reasons) {
                 $stops[$tree->id] = [$tree, $reasons];
@@ -165,7 +169,7 @@ final readonly class VisitPlan
                     $phenology,
                     $tree->site->id,
                     '',
-                    (int) $today->format('Y'),
+                    null,
                     $today,
                 );
                 if (null !== $of) {
@@ -263,11 +267,18 @@ final readonly class VisitPlan
     /**
      * @param list<array{Part, PartYear}> $parts
      * @param array<string, string>       $looked
+     * @param array<string, true>         $seen   events dated that year
      *
      * @return list<ReasonView>
      */
-    private function reasons(Flora $flora, Specimen $tree, array $parts, \DateTimeImmutable $day, array $looked): array
-    {
+    private function reasons(
+        Flora $flora,
+        Specimen $tree,
+        array $parts,
+        \DateTimeImmutable $day,
+        array $looked,
+        array $seen,
+    ): array {
         $taxon = $flora->taxa[$tree->kind] ?? null;
         if (null === $taxon) {
             return [];
@@ -289,7 +300,7 @@ final readonly class VisitPlan
                 );
             }
         }
-        array_push($reasons, ...$this->datable($flora, $tree, $taxon, $day));
+        array_push($reasons, ...$this->datable($flora, $tree, $taxon, $day, $seen));
 
         return $reasons;
     }
@@ -322,18 +333,23 @@ final readonly class VisitPlan
         return $missing;
     }
 
-    /** @return list<ReasonView> */
-    private function datable(Flora $flora, Specimen $tree, Taxon $taxon, \DateTimeImmutable $day): array
+    /**
+     * @param array<string, true> $seen
+     *
+     * @return list<ReasonView>
+     */
+    private function datable(Flora $flora, Specimen $tree, Taxon $taxon, \DateTimeImmutable $day, array $seen): array
     {
-        $seen = [];
-        foreach ($this->events->ofTree($tree) as $event) {
-            if ($event->on->format('Y') === $day->format('Y')) {
-                $seen[$event->event->value] = true;
-            }
-        }
         $years = $this->seasons->at($flora, $tree->site);
         $reasons = [];
         foreach (SeasonalEvent::cases() as $event) {
+            $near = $years->expectedNear(new Sighting($taxon->id, $event, $tree->site->id, $tree->id, $day));
+            if (
+                null === $near
+                || abs(CalendarDay::between($near, $day)) > self::ABOUT + LearnedYears::FARTHEST_DAYS / 2
+            ) {
+                continue; // no spring is so late
+            }
             $expected = isset($seen[$event->value])
                 ? null
                 : $years->event($taxon->id, $event, $tree->site->id, $tree->id, (int) $day->format('Y'));

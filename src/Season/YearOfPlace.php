@@ -84,7 +84,7 @@ final readonly class YearOfPlace
     {
         $hidden = $this->covered->for($reader);
         $trees = [];
-        foreach ($this->specimens->held($flora->name, $site->id) as $tree) {
+        foreach ($this->specimens->held($flora->name, [$site->id]) as $tree) {
             if (!isset($hidden[$tree->id])) {
                 $trees[$tree->kind][] = $tree->tag;
             }

@@ -67,11 +67,11 @@ final class SpecimenRepository extends ServiceEntityRepository
     /**
      * Those that are held to be a kind of a flora, which nobody doubts, and are still there.
      *
-     * @param string $site id of the place; empty: of all
+     * @param list<string> $sites ids of places; none: of all
      *
      * @return list<Specimen> by tag
      */
-    public function held(string $flora, string $site): array
+    public function held(string $flora, array $sites = []): array
     {
         $query = $this->createQueryBuilder('s')
             ->addSelect('site')
@@ -81,8 +81,8 @@ final class SpecimenRepository extends ServiceEntityRepository
             ->setParameter('there', Gone::Not)
             ->orderBy('s.tag', 'ASC')
             ->setMaxResults(self::MOST_HELD);
-        if ('' !== $site) {
-            $query->andWhere('s.site = :site')->setParameter('site', $site);
+        if ([] !== $sites) {
+            $query->andWhere('s.site IN (:sites)')->setParameter('sites', $sites);
         }
         $found = $query->getQuery()->getResult();
         \assert(\is_array($found));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Api;
 
+use App\Account\UserRepository;
 use App\Season\TreeEventRepository;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Request;
@@ -118,6 +119,11 @@ final class AccessTest extends ApiTestCase
             ['id' => '{random}', 'event' => 'first-flower', 'on' => '2027-06-01'],
         ],
         'app_season_year_takeback' => ['instructors', '/api/events/{event}'],
+        'app_season_calendar_fetch' => ['readers', '/api/calendar.ics'],
+        'app_season_calendar_address' => ['readers', '/api/calendar'],
+        'app_season_calendar_make' => ['people', '/api/calendar', []],
+        'app_season_calendar_revoke' => ['people', '/api/calendar'],
+        'app_season_calendar_byaddress' => ['everybody', '/api/feed/{feed}.ics'],
         'app_season_plan_plan' => ['readers', '/api/plan'],
         'app_season_plan_route' => ['readers', '/api/plan.gpx'],
         'app_season_year_phenology' => ['readers', '/api/phenology'],
@@ -263,6 +269,16 @@ final class AccessTest extends ApiTestCase
         return self::text(\is_array($answer) ? $answer : [], 'id');
     }
 
+    private function feedOf(string $who): string
+    {
+        $user = self::getContainer()->get(UserRepository::class)->find($this->person($who));
+        self::assertNotNull($user);
+        $user->calendarHash = hash('sha256', str_repeat('F', 32));
+        self::getContainer()->get('doctrine.orm.entity_manager')->flush();
+
+        return str_repeat('F', 32);
+    }
+
     private function eventOf(string $who): string
     {
         $event = self::getContainer()
@@ -322,6 +338,7 @@ final class AccessTest extends ApiTestCase
             '{picture}' => $this->picture($this->tree('M-01')),
             '{copy}' => $this->copy(),
             '{event}' => $this->eventOf('jonas'),
+            '{feed}' => $this->feedOf('tobias'),
         ];
         $this->client->getCookieJar()->clear();
         if ('' !== $person) {

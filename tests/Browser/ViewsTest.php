@@ -34,6 +34,8 @@ final class ViewsTest extends BrowserTestCase
         yield 'Trees' => ['/trees', 'trees'];
         yield 'The map' => ['/trees?as=map', 'drawn'];
         yield 'The year' => ['/year', 'look then, for the window'];
+        yield 'A day out' => ['/plan', 'Walk it'];
+        yield 'The round by phone' => ['/plan/walk', 'Done, next'];
         yield 'What came when' => ['/phenology', 'Trend'];
         yield 'Tags' => ['/tags', 'Print'];
         yield 'Files' => ['/exchange', 'Darwin Core Archive'];
@@ -95,6 +97,39 @@ final class ViewsTest extends BrowserTestCase
         self::assertSame([], $this->axe());
         $this->resize(390, 844);
         self::assertSame([], $this->wider());
+        self::assertSame([], $this->consoleErrors());
+    }
+
+    public function testADayOutIsPlannedAndWalkedWithThePhone(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $this->browser->get(Servers::app().'/plan');
+        $this->see(WebDriverBy::cssSelector('[data-stop]'));
+        $stops = \count($this->browser->findElements(WebDriverBy::cssSelector('[data-stop]')));
+        self::assertGreaterThan(3, $stops);
+        $this->resize(390, 844);
+        $this->press('Walk it');
+        $first = $this->see(WebDriverBy::cssSelector('[data-next]'))->getAttribute('data-next');
+        $this->press('Done, next');
+        $this->waitForText(WebDriverBy::cssSelector('main'), '1 done, '.($stops - 1).' to go');
+        self::assertNotSame($first, $this->see(WebDriverBy::cssSelector('[data-next]'))->getAttribute('data-next'));
+        $this->press('Skip it');
+        $this->waitForText(WebDriverBy::cssSelector('main'), '1 done, '.($stops - 2).' to go');
+        $this->browser->navigate()->refresh();
+        $this->waitForText(WebDriverBy::cssSelector('main'), '1 done, '.($stops - 2).' to go');
+        self::assertSame([], $this->consoleErrors());
+    }
+
+    public function testWhatCameIsDatedByTwoPressesAndTakenBack(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $this->browser->get(Servers::app().'/trees?q=M-02');
+        $this->click(WebDriverBy::cssSelector('[data-tree="M-02"]'));
+        $this->see(WebDriverBy::cssSelector('[data-event="first-flower"]'));
+        $this->click(WebDriverBy::xpath('//*[@data-event="first-flower"]//button[normalize-space(.)="It has come"]'));
+        $this->press('Today');
+        $this->waitForText(WebDriverBy::cssSelector('[data-event="first-flower"]'), 'seen on 14 June');
+        self::assertSame([], $this->axe());
         self::assertSame([], $this->consoleErrors());
     }
 

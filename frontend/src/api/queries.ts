@@ -206,3 +206,9 @@ export const planQuery = (asked: PlanAsked) =>
       ),
     placeholderData: (before) => before,
   });
+
+export const feedQuery = queryOptions({
+  queryKey: ["feed"],
+  queryFn: () => unwrap(client.GET("/api/calendar")),
+  staleTime: Number.POSITIVE_INFINITY,
+});

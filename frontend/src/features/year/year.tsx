@@ -7,6 +7,7 @@ import { Button, Choice, Field, fieldClass, Loading, Trouble } from "../../ui/co
 import { PageHead } from "../../ui/page-head";
 import { capital, dayWords } from "../../words/text";
 import { lateWords, lookWords, windowWords } from "../../words/year";
+import { CalendarFeed } from "./calendar-feed";
 import { Furrow, Legend, Months } from "./furrow";
 
 type Row = Schemas["YearRowView"];
@@ -157,6 +158,7 @@ export default function Year() {
           )}
         </>
       )}
+      <CalendarFeed />
     </div>
   );
 }
