@@ -49,6 +49,7 @@ final class TodayController extends ApiController
         private readonly HarvestLog $log,
         private readonly FloraLibrary $library,
         private readonly SchoolClock $clock,
+        private readonly DueToday $due,
     ) {
     }
 
@@ -82,6 +83,8 @@ final class TodayController extends ApiController
                     ),
                     $this->sites->endingBy($today->modify(self::ASK_BEFORE)),
                 ),
+                $this->due->of($user),
+                $this->due->weather(),
             ),
         );
     }

@@ -94,4 +94,40 @@ final class TodayApiTest extends ApiTestCase
     {
         return array_column((array) self::at($this->call('GET', '/api/today'), $list), 'id');
     }
+
+    public function testOwnTreesOfAllPlacesAreDueSoonestFirst(): void
+    {
+        $this->signIn('marta');
+        $due = (array) $this->call('GET', '/api/today')['due'];
+        self::assertNotSame([], $due);
+        $days = array_column($due, 'daysLeft');
+        $sorted = $days;
+        sort($sorted);
+        self::assertSame($sorted, $days);
+        self::assertGreaterThan(
+            1,
+            \count(array_flip(array_filter(array_column($due, 'site'), is_string(...)))),
+            'not of one place alone',
+        );
+        foreach ($due as $row) {
+            self::assertIsArray($row);
+            self::assertNotSame([], $row['trees']);
+        }
+    }
+
+    public function testWeatherThatMattersIsToldOnlyWhereAStationIs(): void
+    {
+        $this->signIn('marta');
+        $told = [];
+        foreach (['2027-04-03', '2027-04-21', '2027-06-14'] as $day) {
+            $this->call('PUT', '/api/demo/day', ['day' => $day]);
+            foreach ((array) $this->call('GET', '/api/today')['weather'] as $note) {
+                self::assertIsArray($note);
+                self::assertSame(['Sunny bank', true], [$note['site'], $note['standIn']]);
+                self::assertLessThan($day, $note['day'], 'it knows nothing of days to come');
+                $told[] = $note['matter'];
+            }
+        }
+        self::assertSame(['frost', 'storm'], array_keys(array_flip(array_filter($told, is_string(...)))));
+    }
 }

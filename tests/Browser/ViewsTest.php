@@ -127,7 +127,7 @@ final class ViewsTest extends BrowserTestCase
         $this->click(WebDriverBy::cssSelector('[data-tree="M-02"]'));
         $this->see(WebDriverBy::cssSelector('[data-event="first-flower"]'));
         $this->click(WebDriverBy::xpath('//*[@data-event="first-flower"]//button[normalize-space(.)="It has come"]'));
-        $this->press('Today');
+        $this->click(WebDriverBy::xpath('//button[normalize-space(.)="Today"]'));
         $this->waitForText(WebDriverBy::cssSelector('[data-event="first-flower"]'), 'seen on 14 June');
         self::assertSame([], $this->axe());
         self::assertSame([], $this->consoleErrors());

@@ -3291,6 +3291,43 @@ export interface components {
             /** @description days until its window shuts, 0 on the last */
             daysLeft: number;
         };
+        /** @description Something that is likely open on own trees, or is to be looked at now for later. */
+        DueView: {
+            /** @description name of the place */
+            site: string;
+            /** @description id of the kind */
+            taxon: string;
+            /** @description its common name */
+            commonName: string;
+            /** @description what it is called */
+            part: string;
+            /** @description to be looked at now, and taken later */
+            look: boolean;
+            /** @description last likely day, YYYY-MM-DD */
+            until: string;
+            /** @description until then */
+            daysLeft: number;
+            /** @description tags */
+            trees: string[];
+        };
+        /** @enum {string} */
+        WeatherMatter: "storm" | "frost" | "heat";
+        /** @description Weather of the last days that matters. */
+        WeatherNoteView: {
+            /** @description name of the place */
+            site: string;
+            /** @description YYYY-MM-DD */
+            day: string;
+            /** @description what */
+            matter: components["schemas"]["WeatherMatter"];
+            /**
+             * Format: float
+             * @description gust in metres per second, or degrees Celsius
+             */
+            figure: number;
+            /** @description a stand-in says so, which plays a station */
+            standIn: boolean;
+        };
         /** @description What matters today. */
         TodayView: {
             /** @description the day the school takes for today, YYYY-MM-DD */
@@ -3309,6 +3346,10 @@ export interface components {
             harvests: components["schemas"]["HarvestView"][];
             /** @description places whose permission ends within three weeks, or has ended */
             askAgain: components["schemas"]["AskAgainView"][];
+            /** @description what own trees call for, at all places */
+            due: components["schemas"]["DueView"][];
+            /** @description of the last days, where it matters */
+            weather: components["schemas"]["WeatherNoteView"][];
         };
         /** @enum {string} */
         Phenophase: "leafless" | "leafing" | "in-leaf" | "flowering" | "fruiting";

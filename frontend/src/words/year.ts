@@ -59,3 +59,15 @@ export function eventWords(event: Schemas["ExpectedEventView"], today: string): 
   if (!event.day) return "no kind is held, or it is covered: nothing is expected";
   return `${event.day.to80 < today ? "was expected" : "expected"} about ${short(event.day.likely, today)}, between ${short(event.day.from80, today)} and ${short(event.day.to80, today)} in eight years of ten`;
 }
+
+/** Weather that matters to somebody going out. */
+export function weatherWords(note: Schemas["WeatherNoteView"], imperial = false): string {
+  const degrees = imperial ? `${Math.round(note.figure * 1.8 + 32)} °F` : `${note.figure.toFixed(0)} °C`;
+  const gust = imperial ? `${Math.round(note.figure * 2.237)} mph` : `${note.figure.toFixed(0)} m/s`;
+  const what = {
+    storm: `gusts of ${gust}. Branches may hang in the crowns: look up before you go under.`,
+    frost: `frost, ${degrees}. Flowers and young shoots may be lost.`,
+    heat: `${degrees}. Go early, and take water.`,
+  }[note.matter];
+  return `${short(note.day, note.day)}, ${note.site}: ${what}${note.standIn ? " (A stand-in says so, which plays a station.)" : ""}`;
+}

@@ -19,6 +19,8 @@ final readonly class TodayView
      * @param list<InWindowView>           $inWindow parts that are in season today
      * @param list<AskAgainView>           $askAgain   places whose permission ends within three weeks, or has ended
      * @param list<HarvestView>            $harvests the last ones
+     * @param list<DueView>                $due      what own trees call for, at all places
+     * @param list<WeatherNoteView>        $weather  of the last days, where it matters
      */
     public function __construct(
         public string $today,
@@ -29,6 +31,8 @@ final readonly class TodayView
         public array $inWindow,
         public array $harvests,
         public array $askAgain,
+        public array $due,
+        public array $weather,
     ) {
     }
 }

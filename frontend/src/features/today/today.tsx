@@ -5,6 +5,7 @@ import { todayQuery, useSession } from "../../api/queries";
 import { Loading, Name, Trouble } from "../../ui/controls";
 import { GATE_TONE, GATE_WORD, type GateState } from "../../words/gate";
 import { capital, dayWords } from "../../words/text";
+import { weatherWords } from "../../words/year";
 import { GateFigure } from "../gate/figure";
 
 export default function Today() {
@@ -37,6 +38,45 @@ export default function Today() {
                   </Link>
                 </li>
               ))}
+            </Section>
+          )}
+          {t.weather.length > 0 && (
+            <Section title="The weather that was">
+              {t.weather.map((w) => (
+                <li key={w.site + w.day + w.matter} className="rule-b py-2">
+                  {weatherWords(w)}
+                </li>
+              ))}
+            </Section>
+          )}
+          {t.due.length > 0 && (
+            <Section title="Due at our trees">
+              {t.due.map((d) => (
+                <li key={d.site + d.taxon + d.part} className="rule-b py-1.5">
+                  <Link to={`/species/${d.taxon}`} className="underline-offset-4 hover:underline">
+                    <strong>{capital(d.commonName)}</strong>, {d.part}
+                  </Link>{" "}
+                  · {d.site}
+                  <span className="block text-sm">
+                    {d.look
+                      ? `look at it by ${dayWords(d.until)}, to take it later`
+                      : `likely open until ${dayWords(d.until)}${d.daysLeft <= 7 ? `: ${d.daysLeft === 0 ? "the last day" : d.daysLeft === 1 ? "one day left" : `${d.daysLeft} days left`}` : ""}`}
+                    <span className="text-faded">
+                      {" "}
+                      ({d.trees.slice(0, 5).join(", ")}
+                      {d.trees.length > 5 && " and others"})
+                    </span>
+                  </span>
+                </li>
+              ))}
+              <li>
+                <Link to="/plan" className="inline-flex min-h-11 items-center underline">
+                  Plan a day out
+                </Link>{" "}
+                <Link to="/year" className="ml-4 inline-flex min-h-11 items-center underline">
+                  The year
+                </Link>
+              </li>
             </Section>
           )}
           {t.waiting.length > 0 && (
