@@ -6,7 +6,9 @@ namespace Hylognosis\Route;
 
 use Hylognosis\Measure\Length;
 
-/** Heights between lines of equal height: from the nearest line and the nearest of another height, by how far each is. */
+/**
+ * Heights between lines of equal height: from the nearest line and the nearest of another height, by how far each is.
+ */
 final readonly class Contours
 {
     /** Farther from any line nothing is said. */

@@ -44,7 +44,9 @@ final readonly class Daylight
         return new self($at(self::TWILIGHT, -1), $at(self::RISEN, -1), $at(self::RISEN, 1), $at(self::TWILIGHT, 1));
     }
 
-    /** When the sun stands at an altitude, before (-1) or after (1) the noon that is nearest; none if never that day. */
+    /**
+     * When the sun stands at an altitude, before (-1) or after (1) the noon that is nearest; none if never that day.
+     */
     private static function passing(
         \DateTimeImmutable $noon,
         Place $place,

@@ -111,7 +111,9 @@ final class LearnedYears
         return [$days, sqrt($variance)];
     }
 
-    /** The calendar date nearest to a sighting on which its event is expected; none if the kind never shows it there. */
+    /**
+     * The calendar date nearest to a sighting on which its event is expected; none if the kind never shows it there.
+     */
     public function expectedNear(Sighting $sighting): ?\DateTimeImmutable
     {
         $nearest = null;
@@ -141,7 +143,9 @@ final class LearnedYears
         return null !== $phenology && $phenology->shift->holds() ? $phenology : null;
     }
 
-    /** The day on which the flora, moved to the site, expects an event: by warmth where it is known, else by Hopkins. */
+    /**
+     * The day on which the flora, moved to the site, expects an event: by warmth where it is known, else by Hopkins.
+     */
     private function base(string $kind, SeasonalEvent $event, string $site, int $year): ?\DateTimeImmutable
     {
         $taxon = $this->flora->taxa[$kind] ?? null;

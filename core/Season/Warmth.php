@@ -57,7 +57,9 @@ final class Warmth
         return null === $climate ? null : new self($climate, $days, $reference);
     }
 
-    /** The day of a year on which as much warmth has gathered here as usually has by a day where the flora's dates hold. */
+    /**
+     * The day of a year on which as much warmth has gathered here as usually has by a day where the flora's dates hold.
+     */
     public function day(DayOfYear $there, int $year): \DateTimeImmutable
     {
         $wanted = $this->usual[$this->start()->until($there)];

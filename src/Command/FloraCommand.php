@@ -29,7 +29,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand(
     'hylognosis:flora',
     'Lists, shows, exports, checks, migrates floras, and has what they state never reviewed.',
-)]
+),]
 final class FloraCommand extends Command
 {
     public function __construct(
@@ -311,7 +311,8 @@ final class FloraCommand extends Command
         $output->writeln(
             \sprintf(
                 '  %d pairs of wanted part and dangerous kind: %d excluded by the required list, %d by further '.
-                    'looks, %d not at all yet (the gate stays shut); %d lean on lines nobody has read but their author.',
+                    'looks, %d not at all yet (the gate stays shut); %d lean on lines nobody has read but their '.
+                    'author.',
                 \count($pairs),
                 \count(array_filter($pairs, static fn (PairAudit $pair): bool => $pair->excludes)),
                 \count(array_filter($pairs, static fn (PairAudit $pair): bool => $pair->canExclude && !$pair->excludes)),

@@ -164,7 +164,8 @@ final readonly class Exports
         foreach (
             $this->rows(
                 'SELECT h.id, d.examination_id, s.tag, h.taken_on, p.name AS taken_by, d.taxon, d.part, '.
-                    'h.amount, h.unit, h.ripeness, h.share_left, h.note FROM harvest h JOIN decision d ON d.id = h.decision_id JOIN examination e ON e.id = d.examination_id JOIN specimen s ON s.id = e.specimen_id JOIN person p ON p.id = h.taken_by_id ORDER BY h.taken_on, h.id',
+                    'h.amount, h.unit, h.ripeness, h.share_left, h.note FROM harvest h JOIN decision d ON d.id = '.
+                    'h.decision_id JOIN examination e ON e.id = d.examination_id JOIN specimen s ON s.id = e.specimen_id JOIN person p ON p.id = h.taken_by_id ORDER BY h.taken_on, h.id',
             ) as $h
         ) {
             yield Csv::line(array_values($h));
@@ -188,7 +189,8 @@ final readonly class Exports
     {
         return $this->open(
             'SELECT e.id, s.id AS tree, s.tag, s.whereabouts, s.health, s.sex, s.stage AS tree_stage, '.
-                's.latitude, s.longitude, s.uncertainty, s.kind, s.kind_flora, s.doubt, site.name AS place, site.latitude AS place_latitude, site.longitude AS place_longitude, site.altitude, p.name AS examiner, e.date, e.stage, e.flora',
+                's.latitude, s.longitude, s.uncertainty, s.kind, s.kind_flora, s.doubt, site.name AS place, '.
+                'site.latitude AS place_latitude, site.longitude AS place_longitude, site.altitude, p.name AS examiner, e.date, e.stage, e.flora',
             'examination e JOIN specimen s ON s.id = e.specimen_id JOIN site ON site.id = s.site_id JOIN person '.
                 'p ON p.id = e.examiner_id',
             $reader,
@@ -200,7 +202,8 @@ final readonly class Exports
     {
         return $this->rows(
             'SELECT s.id, s.tag, site.name AS place, s.whereabouts, s.latitude, s.longitude, s.uncertainty, '.
-                's.stage, s.sex, s.health, s.kind, s.kind_flora, s.doubt, s.gone, s.gone_on, s.created_at, site.latitude AS place_latitude, site.longitude AS place_longitude, site.altitude FROM specimen s JOIN site ON site.id = s.site_id'.
+                's.stage, s.sex, s.health, s.kind, s.kind_flora, s.doubt, s.gone, s.gone_on, s.created_at, '.
+                'site.latitude AS place_latitude, site.longitude AS place_longitude, site.altitude FROM specimen s JOIN site ON site.id = s.site_id'.
                 ($gone ? '' : " WHERE s.gone = ''").
                 ' ORDER BY s.tag',
         );

@@ -64,7 +64,7 @@ final readonly class SafetyCase
             '# Safety case',
             '',
             'Second edition. Written by `bin/console hylognosis:safety-case` from the floras and the rehearsals '.
-                'kept with them; do not edit by hand.',
+            'kept with them; do not edit by hand.',
             '',
             '## From outside',
             '',
@@ -75,28 +75,29 @@ final readonly class SafetyCase
             ...array_map(static fn (array $row): string => '| '.implode(' | ', $row).' |', self::OUTSIDE),
             '',
             'The first three have not been repeated from outside under the present rules. Nothing of this counts '.
-                'what happens in a wood.',
+            'what happens in a wood.',
             '',
             '## What the figures below can say',
             '',
             'Simulated trees are drawn from the descriptions, simulated examiners misread them (careful 5 %, '.
-                'careless 20 % of looks on',
+            'careless 20 % of looks on',
             'average, more often where the flora says so, half of the time toward the hope), are always sure, '.
-                'follow the suggested looks up to',
+            'follow the suggested looks up to',
             'twelve times, and hope for the wanted part. A single examiner decides; ripeness and permission are '.
-                'taken as given. What the flora',
+            'taken as given. What the flora',
             'does not say of a dangerous tree is assumed to look the way the examiner hopes. See '.
-                '[how-it-decides.md](how-it-decides.md).',
+            '[how-it-decides.md](how-it-decides.md).',
             '',
             '- **Independent** holds only where looks are misread independently of each other.',
             \sprintf(
                 '- **Wanting it**: with a chance c one cause bends all looks, and each then reads what is hoped '.
-                    'for with %s on top of its own chance. *Bears* is the largest c at which one person lets at most %s pass; nothing below that is claimed of one person. Two people who were told the same hope share c.',
+                    'for with %s on top of its own chance. *Bears* is the largest c at which one person lets at '.
+                    'most %s pass; nothing below that is claimed of one person. Two people who were told the same hope share c.',
                 PairBound::WANTING,
                 self::odds(PairBound::LEAST_FOR_ONE),
             ),
             '- **False lines**: a stated never may be false. With n lines read by others and none doubted, at '.
-                'most 3/n are (95 %).',
+            'most 3/n are (95 %).',
             '',
         ];
         foreach ($floras as $flora) {
@@ -216,7 +217,8 @@ final readonly class SafetyCase
         $lines = [
             \sprintf(
                 '**%s examiner**: %d pairs of wanted part and dangerous kind. Given independent misreadings %d '.
-                    'miss the aim of at most %s, %d of them deadly kinds, for which a second person is asked. One person who wants it in one case of 10,000 lets more than %s of the wrong trees pass in %d pairs, in one of 1,000 in %d, in one of 100 in %d.',
+                    'miss the aim of at most %s, %d of them deadly kinds, for which a second person is asked. '.
+                    'One person who wants it in one case of 10,000 lets more than %s of the wrong trees pass in %d pairs, in one of 1,000 in %d, in one of 100 in %d.',
                 ucfirst($kind->value),
                 $proven + \count($passing),
                 \count($missed),
@@ -238,7 +240,7 @@ final readonly class SafetyCase
             'The weakest:',
             '',
             '| hoped for | really | severity | independent, at most | one bears c | two bear c | wanting, c = '.
-                '1e-3 | one line in twenty false |',
+            '1e-3 | one line in twenty false |',
             '|---|---|---|---|---|---|---|---|',
         ];
         foreach (\array_slice($passing, 0, max(self::WEAKEST, min(\count($missed), 2 * self::WEAKEST))) as $row) {
@@ -325,7 +327,8 @@ final readonly class SafetyCase
         return [
             \sprintf(
                 '**Trees the flora does not hold** (each taxon left out in turn): %d %% end as "none of these" '.
-                    'within twelve looks, %d %% under a wrong name. Hoped to be the parts they pass for most easily (a group it belongs to left out: that would be true), %d of %d were cleared; of the dangerous kinds %d. Cleared ones: %s.',
+                    'within twelve looks, %d %% under a wrong name. Hoped to be the parts they pass for most '.
+                    'easily (a group it belongs to left out: that would be true), %d of %d were cleared; of the dangerous kinds %d. Cleared ones: %s.',
                 round((100 * $sum('recognised')) / max(1.0, $sum('played'))),
                 round((100 * $sum('named')) / max(1.0, $sum('played'))),
                 $sum('cleared'),

@@ -22,7 +22,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
     response: 422,
     description: 'No such plan.',
     content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-)]
+),]
 final class PlanController extends ApiController
 {
     public function __construct(private readonly VisitPlan $plan)
@@ -47,7 +47,7 @@ final class PlanController extends ApiController
             mediaType: 'application/gpx+xml',
             schema: new OA\Schema(type: 'string', format: 'binary'),
         ),
-    )]
+    ),]
     public function route(
         #[CurrentUser] User $user,
         #[MapQueryString(validationFailedStatusCode: 422)] PlanQuery $query = new PlanQuery(),

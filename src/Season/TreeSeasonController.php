@@ -25,7 +25,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
     response: 404,
     description: 'No such tree.',
     content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-)]
+),]
 final class TreeSeasonController extends ApiController
 {
     public function __construct(private readonly SpecimenRepository $specimens)

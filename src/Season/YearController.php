@@ -40,12 +40,12 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
     response: 404,
     description: 'No such thing.',
     content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-)]
+),]
 #[OA\Response(
     response: 422,
     description: 'Refused; nothing was stored.',
     content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-)]
+),]
 final class YearController extends ApiController
 {
     /** Dates of longer ago are looked up in a book. */
@@ -69,7 +69,7 @@ final class YearController extends ApiController
         #[CurrentUser] User $user,
         YearOfPlace $year,
         #[MapQueryParameter(validationFailedStatusCode: 422)] string $site = '',
-        #[MapQueryParameter(options: ['min_range' => 1900, 'max_range' => 2200], validationFailedStatusCode: 422)]
+        #[MapQueryParameter(options: ['min_range' => 1900, 'max_range' => 2200], validationFailedStatusCode: 422),]
         ?int $of = null,
         #[MapQueryParameter(validationFailedStatusCode: 422)] bool $all = false,
     ): JsonResponse {
@@ -93,7 +93,7 @@ final class YearController extends ApiController
         response: 409,
         description: 'That id is of another event.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function record(#[CurrentUser] User $user, string $id, #[MapRequestPayload] NewEvent $input): JsonResponse
     {
         $tree = $this->transaction->run(function (EntityManagerInterface $entities) use ($user, $id, $input): Specimen {
@@ -147,7 +147,7 @@ final class YearController extends ApiController
             type: 'array',
             items: new OA\Items(ref: new Model(type: PhenologyRowView::class)),
         ),
-    )]
+    ),]
     public function phenology(#[CurrentUser] User $user, PhenologyLog $log): JsonResponse
     {
         return $this->json($log->of($user));

@@ -14,8 +14,8 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * Plays a station of the hills north of the Alps. The same place has the same weather each time it is asked; each year is
- * a warm or a cold one of its own. It knows nothing of days to come.
+ * Plays a station of the hills north of the Alps. The same place has the same weather each time it is asked; each year
+ * is a warm or a cold one of its own. It knows nothing of days to come.
  *
  * Figures: the climate tables of Central European stations around 600 m (memory): 8 °C in the mean of the year, −2 in
  * January, 18 in July, a metre of rain a year with a wet summer, gusts above 20 m/s on a few days.

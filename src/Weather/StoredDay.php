@@ -52,13 +52,14 @@ class StoredDay
         $this->set($weather);
     }
 
-    /** @return bool whether anything is another now */
-    public function change(DailyWeather $weather): bool
+    public function differs(DailyWeather $weather): bool
     {
-        $before = $this->figures();
-        $this->set($weather);
+        return $this->figures() !== (new self($this->site, $weather, $this->day))->figures();
+    }
 
-        return $before !== $this->figures();
+    public function change(DailyWeather $weather): void
+    {
+        $this->set($weather);
     }
 
     private function set(DailyWeather $weather): void

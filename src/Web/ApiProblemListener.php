@@ -35,15 +35,19 @@ final class ApiProblemListener
     public function onStranger(ExceptionEvent $event): void
     {
         $error = $event->getThrowable();
-        if (($error instanceof AccessDeniedException || $error instanceof AuthenticationException) && null === $this->tokens->getToken()?->getUser() && $this->isApi($event->getRequest())) {
+        if (
+            ($error instanceof AccessDeniedException || $error instanceof AuthenticationException)
+            && null === $this->tokens->getToken()?->getUser()
+            && $this->isApi($event->getRequest())
+        ) {
             $event->setResponse(self::problem(401, 'Sign in first.', [], []));
             $event->stopPropagation();
         }
     }
 
     #[AsEventListener(priority: -10)]
-    // after the firewall has had its say, before Symfony's own pages (-128)
-    public function onException(ExceptionEvent $event): void
+    public function // after the firewall has had its say, before Symfony's own pages (-128)
+    onException(ExceptionEvent $event): void
     {
         $error = $event->getThrowable();
         if (!$this->isApi($event->getRequest()) || $error instanceof AccessDeniedException) {
@@ -53,15 +57,32 @@ final class ApiProblemListener
         $status = $error instanceof HttpExceptionInterface ? $error->getStatusCode() : ($unusable ? 503 : 500);
         $violations = $this->violations($error);
         $detail = match (true) {
-            [] !== $violations => implode(' ', array_map(static fn (array $v): string => $v['propertyPath'].': '.$v['title'], $violations)),
+            [] !== $violations => implode(
+                ' ',
+                array_map(static fn (array $v): string => $v['propertyPath'].': '.$v['title'], $violations),
+            ),
             $error instanceof NotFoundHttpException => 'There is nothing at this address.',
             $status < 500 => $error->getMessage(),
-            $unusable => \sprintf('The database of the school cannot be used: it is missing, broken, full, of '.
-                'another version, or may not be written. Nothing was stored. Tell whoever runs this, with the number %s.', RequestNumber::of($event->getRequest())),
-            default => \sprintf('Something went wrong on our side. Nothing was stored. Try again; if it stays '.
-                'so, tell whoever runs this, with the number %s.', RequestNumber::of($event->getRequest())),
+            $unusable => \sprintf(
+                'The database of the school cannot be used: it is missing, broken, full, of '.
+                    'another version, or may not be written. Nothing was stored. Tell whoever runs this, with the '.
+                    'number %s.',
+                RequestNumber::of($event->getRequest()),
+            ),
+            default => \sprintf(
+                'Something went wrong on our side. Nothing was stored. Try again; if it stays '.
+                    'so, tell whoever runs this, with the number %s.',
+                RequestNumber::of($event->getRequest()),
+            ),
         };
-        $event->setResponse(self::problem($status, $detail, $violations, $error instanceof HttpExceptionInterface ? $error->getHeaders() : []));
+        $event->setResponse(
+            self::problem(
+                $status,
+                $detail,
+                $violations,
+                $error instanceof HttpExceptionInterface ? $error->getHeaders() : [],
+            ),
+        );
         if ($status < 500) {
             $event->allowCustomResponseCode();
         }
@@ -71,12 +92,19 @@ final class ApiProblemListener
     public function onResponse(ResponseEvent $event): void
     {
         $response = $event->getResponse();
-        if ($response->getStatusCode() < 400 || !$this->isApi($event->getRequest()) || 'application/problem+json' === $response->headers->get('Content-Type')) {
+        if (
+            $response->getStatusCode() < 400
+            || !$this->isApi($event->getRequest())
+            || 'application/problem+json' === $response->headers->get('Content-Type')
+        ) {
             return;
         }
         // The sign-in answers with {"error": …}.
         $content = json_decode((string) $response->getContent(), true);
-        $detail = \is_array($content) && \is_string($content['error'] ?? null) ? $content['error'] : Response::$statusTexts[$response->getStatusCode()] ?? '';
+        $detail =
+            \is_array($content) && \is_string($content['error'] ?? null)
+                ? $content['error']
+                : Response::$statusTexts[$response->getStatusCode()] ?? '';
         $event->setResponse(self::problem($response->getStatusCode(), $detail, [], []));
     }
 
@@ -91,8 +119,17 @@ final class ApiProblemListener
         $response->headers->set('Content-Type', 'application/problem+json');
         $response->setEncodingOptions(\JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
         $response->setData([
-            'type' => 'about:blank', 'title' => Response::$statusTexts[$status] ?? 'Error', 'status' => $status, 'detail' => self::sayable($detail),
-            'violations' => array_map(static fn (array $v): array => ['propertyPath' => self::sayable($v['propertyPath']), 'title' => self::sayable($v['title'])], $violations),
+            'type' => 'about:blank',
+            'title' => Response::$statusTexts[$status] ?? 'Error',
+            'status' => $status,
+            'detail' => self::sayable($detail),
+            'violations' => array_map(
+                static fn (array $v): array => [
+                    'propertyPath' => self::sayable($v['propertyPath']),
+                    'title' => self::sayable($v['title']),
+                ],
+                $violations,
+            ),
         ]);
 
         return $response;
@@ -113,7 +150,10 @@ final class ApiProblemListener
         $violations = [];
         if ($error->getPrevious() instanceof ValidationFailedException) {
             foreach ($error->getPrevious()->getViolations() as $violation) {
-                $violations[] = ['propertyPath' => $violation->getPropertyPath(), 'title' => (string) $violation->getMessage()];
+                $violations[] = [
+                    'propertyPath' => $violation->getPropertyPath(),
+                    'title' => (string) $violation->getMessage(),
+                ];
             }
         }
 

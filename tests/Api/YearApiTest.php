@@ -143,6 +143,82 @@ final class YearApiTest extends ApiTestCase
         }
     }
 
+    public function testRecordsOfAStationAreLookedAtBroughtInWholeAndMoveTheYear(): void
+    {
+        $this->signIn('marta');
+        $wood = $this->site('Upper Leiten wood');
+        $before = $this->windows($wood);
+        self::assertSame(
+            [false, null],
+            array_values(
+                array_intersect_key($this->call('GET', '/api/sites/'.$wood.'/weather'), [
+                    'tells' => 0,
+                    'warmth' => 0,
+                ]),
+            ),
+        );
+        $file = "date;tmin;tmax\n";
+        // two years as they are at 1,080 m, but this spring four degrees too cold
+        for (
+            $day = new \DateTimeImmutable('2025-06-01');
+            $day < new \DateTimeImmutable('2027-06-14');
+            $day = $day->modify('+1 day')
+        ) {
+            $mean =
+                5.5 -
+                9.5 * cos((2 * \M_PI * ((int) $day->format('z') - 20)) / 365) -
+                ($day->format('Y') > '2026' ? 4 : 0);
+            $file .= \sprintf(
+                "%s;%s;%s\n",
+                $day->format('d.m.Y'),
+                str_replace('.', ',', \sprintf('%.1f', $mean - 5)),
+                str_replace('.', ',', \sprintf('%.1f', $mean + 5)),
+            );
+        }
+        $look = $this->bring($wood, $file);
+        self::assertSame([false, 743, 743, []], [$look['done'], $look['days'], $look['new'], $look['gaps']]);
+        self::assertSame(0, $this->call('GET', '/api/sites/'.$wood.'/weather')['known'], 'only looked at');
+        self::assertTrue($this->bring($wood, $file, '?run=1')['done']);
+        self::assertSame(
+            [0, 0],
+            array_values(array_intersect_key($this->bring($wood, $file, '?run=1'), ['new' => 0, 'other' => 0])),
+            'twice makes nothing twice',
+        );
+        $weather = $this->call('GET', '/api/sites/'.$wood.'/weather');
+        self::assertTrue($weather['tells']);
+        self::assertIsNumeric($weather['warmth']);
+        $after = $this->windows($wood);
+        self::assertGreaterThan(
+            $before['sambucus-nigra fruit'][0],
+            $after['sambucus-nigra fruit'][0],
+            'a cold spring is late',
+        );
+        $bad = $this->bring($wood, str_replace('01.06.2026', '31.06.2026', $file), '?run=1');
+        self::assertSame([false, ['Line 367, day: "31.06.2026" is no day.']], [$bad['done'], $bad['faults']]);
+        $bad = $this->bring($wood, "date,tmin,tmax\n2027-06-20,5,15\n", '?run=1');
+        self::assertStringContainsString('a forecast is no record', self::text($bad, 'faults.0'));
+    }
+
+    /** @return array<mixed> */
+    private function bring(string $site, string $file, string $query = ''): array
+    {
+        $this->client->request(
+            'POST',
+            '/api/sites/'.$site.'/weather'.$query,
+            server: [
+                'CONTENT_TYPE' => 'application/octet-stream',
+                'HTTP_ORIGIN' => 'http://localhost',
+                'HTTP_X_CSRF_TOKEN' => 'csrf-token',
+            ],
+            content: $file,
+        );
+        self::assertResponseStatusCodeSame(200);
+        $answer = json_decode((string) $this->client->getResponse()->getContent(), true);
+        self::assertIsArray($answer);
+
+        return $answer;
+    }
+
     private function see(string $tree, string $event, string $on): void
     {
         $this->call('POST', '/api/specimens/'.$tree.'/events', [

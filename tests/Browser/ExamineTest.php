@@ -211,7 +211,8 @@ final class ExamineTest extends BrowserTestCase
         $this->waitForText(WebDriverBy::cssSelector('[data-point="part-and-condition"]'), 'its condition is confirmed');
         $small = $this->browser->executeScript(
             'return [...document.querySelectorAll("button, a[href]")].filter(e => e.checkVisibility() && '.
-                'e.getBoundingClientRect().height > 1 && e.getBoundingClientRect().height < 43.5).map(e => e.outerHTML.slice(0, 120))',
+                'e.getBoundingClientRect().height > 1 && e.getBoundingClientRect().height < 43.5).map(e => '.
+                'e.outerHTML.slice(0, 120))',
         );
         self::assertSame([], $small, 'Targets are 44 px high.');
     }

@@ -38,10 +38,14 @@ final class DegreeDaysTest extends TestCase
         self::assertEqualsWithDelta($simple, $inFahrenheit(DegreeDays::Simple), 1e-9);
     }
 
-    /** Baskerville & Emin 1969: the area above the base under a sine through both; here added up in ten thousand steps. */
+    /**
+     * Baskerville & Emin 1969: the area above the base under a sine through both; here added up in ten thousand steps.
+     */
     public function testTheSingleSineAgainstItsIntegral(): void
     {
-        foreach ([[2.0, 18.0, 5.0], [-8.0, 6.0, 5.0], [6.0, 24.0, 5.0], [-4.0, 4.0, 5.0], [4.9, 5.1, 5.0], [7.0, 7.0, 5.0]] as [$low, $high, $base]) {
+        foreach (
+            [[2.0, 18.0, 5.0], [-8.0, 6.0, 5.0], [6.0, 24.0, 5.0], [-4.0, 4.0, 5.0], [4.9, 5.1, 5.0], [7.0, 7.0, 5.0]] as [$low, $high, $base]
+        ) {
             $sum = 0.0;
             for ($i = 0; $i < 10_000; ++$i) {
                 $t = ($low + $high) / 2 + (($high - $low) / 2) * sin((2 * \M_PI * ($i + 0.5)) / 10_000);
@@ -70,7 +74,12 @@ final class DegreeDaysTest extends TestCase
             self::assertEqualsWithDelta(self::wave($day) + 5, $climate->greatest($d)->celsius, 0.05);
         }
         $up = $climate->at(Place::of(47.1, 15.3, Length::ofMetres(1120)));
-        self::assertEqualsWithDelta(3.25, $climate->least(DayOfYear::of(9))->celsius - $up->least(DayOfYear::of(9))->celsius, 1e-9, 'the standard atmosphere: 6.5 K for each 1,000 m');
+        self::assertEqualsWithDelta(
+            3.25,
+            $climate->least(DayOfYear::of(9))->celsius - $up->least(DayOfYear::of(9))->celsius,
+            1e-9,
+            'the standard atmosphere: 6.5 K for each 1,000 m',
+        );
         self::assertNull(Climate::of(\array_slice(self::years(2023, 1, 0.0), 0, 300), $place), 'no whole year');
     }
 
@@ -82,7 +91,12 @@ final class DegreeDaysTest extends TestCase
         $here = Warmth::of($records, $place, $place);
         self::assertNotNull($here);
         $may = DayOfYear::parse('05-15');
-        self::assertEqualsWithDelta(2, CalendarDay::between(CalendarDay::parse('2024-05-15'), $here->day($may, 2024)), 3, 'the mean has a warm year in it');
+        self::assertEqualsWithDelta(
+            2,
+            CalendarDay::between(CalendarDay::parse('2024-05-15'), $here->day($may, 2024)),
+            3,
+            'the mean has a warm year in it',
+        );
         $early = CalendarDay::between(CalendarDay::parse('2026-05-15'), $here->day($may, 2026));
         self::assertLessThan(-6, $early);
         self::assertGreaterThan(-25, $early);
@@ -92,7 +106,11 @@ final class DegreeDaysTest extends TestCase
         $later = CalendarDay::between($here->day($may, 2024), $low->day($may, 2024));
         self::assertGreaterThan(8, $later);
         self::assertLessThan(20, $later);
-        self::assertSame('2028-02', $here->day(DayOfYear::parse('02-28'), 2028)->format('Y-m'), 'a year nobody has recorded, a leap year');
+        self::assertSame(
+            '2028-02',
+            $here->day(DayOfYear::parse('02-28'), 2028)->format('Y-m'),
+            'a year nobody has recorded, a leap year',
+        );
         self::assertNull(Warmth::of([], $place, $place));
     }
 

@@ -146,7 +146,10 @@ final class LearnedYearsTest extends TestCase
         }
     }
 
-    /** Schools drawn from the model, four years of dates each: what is asked of the fifth lies in the intervals as often as they say. */
+    /**
+     * Schools drawn from the model, four years of dates each: what is asked of the fifth lies in the intervals as often
+     * as they say.
+     */
     public function testTheIntervalsHoldAsOftenAsTheySay(): void
     {
         [$eighty, $ninetyFive] = self::coverage(new Spread(), new Spread());

@@ -68,7 +68,8 @@ $tree = static function (string $tag) use ($js): string {
 $examination = static function (string $tag, string $answer) use ($js): string {
     $id = $js(
         'return fetch(`/api/specimens?q=${arguments[0]}`).then(r => r.json()).then(p => p.trees.find(e => e.tag '.
-            '=== arguments[0]).id).then(i => fetch(`/api/specimens/${i}/examinations`)).then(r => r.json()).then(l => l.find(e => e.answer === arguments[1]).id)',
+            '=== arguments[0]).id).then(i => fetch(`/api/specimens/${i}/examinations`)).then(r => '.
+            'r.json()).then(l => l.find(e => e.answer === arguments[1]).id)',
         $tag,
         $answer,
     );
@@ -103,7 +104,6 @@ $record = static function (string $character, string $state, int $samples) use (
 try {
     $size(1280, 800);
     $go('/');
-    $shot('sign-in');
     $press('Marta Ellinger');
     usleep(1_500_000);
     $shot('today');
@@ -120,6 +120,10 @@ try {
     $js('document.querySelector(`[data-place="Mill meadow"]`).click()');
     usleep(1_000_000);
     $shot('place');
+    $go('/year');
+    $shot('year');
+    $go('/plan');
+    $shot('plan');
     $go('/people');
     $shot('people');
     $go('/exchange');
@@ -150,8 +154,6 @@ try {
     $size(390, 844);
     $press('Leaves');
     $shot('examine-small');
-    $press('Dangers');
-    $shot('dangers-small');
 } finally {
     $browser->quit();
     Servers::stop();

@@ -212,3 +212,6 @@ export const feedQuery = queryOptions({
   queryFn: () => unwrap(client.GET("/api/calendar")),
   staleTime: Number.POSITIVE_INFINITY,
 });
+
+export const weatherQuery = (site: string) =>
+  queryOptions({ queryKey: ["weather", site], queryFn: () => unwrap(client.GET("/api/sites/{id}/weather", ofTree(site))) });

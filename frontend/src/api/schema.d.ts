@@ -1376,6 +1376,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites/{id}/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_weather_weather_show"];
+        put?: never;
+        /** The body is the file. Without run it is only said what is in it; with it, all of it is kept, or nothing. */
+        post: operations["post_app_weather_weather_bring"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{id}/station": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put_app_weather_weather_station"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2129,6 +2162,44 @@ export interface components {
              * @default
              */
             note?: string;
+        };
+        /** @enum {string} */
+        StationKind: "" | "records" | "stand-in";
+        /** @description Where the weather of a place is to come from. */
+        StationInput: {
+            station: components["schemas"]["StationKind"];
+        };
+        /** @description How a file of a station is meant. */
+        RecordsQuery: {
+            /**
+             * @description bring it in; else only say what is in it
+             * @default false
+             */
+            run?: boolean;
+            /**
+             * @description c or f
+             * @default c
+             * @enum {string}
+             */
+            temperature?: "c" | "f";
+            /**
+             * @description mm or in
+             * @default mm
+             * @enum {string}
+             */
+            rain?: "mm" | "in";
+            /**
+             * @description ms, kmh, mph or kn
+             * @default ms
+             * @enum {string}
+             */
+            wind?: "ms" | "kmh" | "mph" | "kn";
+            /**
+             * @description day or month: which comes first where the year comes last
+             * @default day
+             * @enum {string}
+             */
+            dates?: "day" | "month";
         };
         /** @enum {string} */
         Units: "metric" | "imperial";
@@ -4119,6 +4190,73 @@ export interface components {
             mergedInto?: string | null;
             /** @description the last first */
             measures: components["schemas"]["MeasureView"][];
+        };
+        /** @description The weather of a day. */
+        WeatherDayView: {
+            /** @description YYYY-MM-DD */
+            day: string;
+            /**
+             * Format: float
+             * @description °C
+             */
+            least: number;
+            /**
+             * Format: float
+             * @description °C
+             */
+            greatest: number;
+            /**
+             * Format: float
+             * @description millimetres
+             */
+            rain?: number | null;
+            /**
+             * Format: float
+             * @description metres per second
+             */
+            gust?: number | null;
+            /**
+             * Format: float
+             * @description percent
+             */
+            humidity?: number | null;
+        };
+        /** @description The weather of a place. */
+        WeatherView: {
+            /** @description where it comes from */
+            station: components["schemas"]["StationKind"];
+            /** @description days that were brought in */
+            known: number;
+            /** @description enough is known to reckon with warmth */
+            tells: boolean;
+            /**
+             * Format: float
+             * @description kelvin days above 5 °C since 1 January, by the single sine; null where days are missing
+             */
+            warmth?: number | null;
+            /** @description the last thirty that are known */
+            days: components["schemas"]["WeatherDayView"][];
+        };
+        /** @description What is in a file of a station, or was brought in. */
+        RecordsView: {
+            /** @description it was brought in */
+            done: boolean;
+            /** @description day, YYYY-MM-DD; empty where nothing can be read */
+            first: string;
+            /** @description the same */
+            last: string;
+            /** @description with both temperatures */
+            days: number;
+            /** @description of these, not known yet */
+            new: number;
+            /** @description known otherwise: they change */
+            other: number;
+            /** @description lines without both temperatures */
+            empty: number;
+            /** @description first and last day of what is missing between, as "2026-02-28 2026-03-01" */
+            gaps: string[];
+            /** @description what is wrong, a sentence with line and column each; nothing is brought in then */
+            faults: string[];
         };
     };
     responses: never;
@@ -7424,6 +7562,145 @@ export interface operations {
                 };
             };
             /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_weather_weather_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The weather. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherView"];
+                };
+            };
+            /** @description No such place. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_weather_weather_bring: {
+        parameters: {
+            query?: {
+                /** @description bring it in; else only say what is in it */
+                run?: boolean;
+                /** @description c or f */
+                temperature?: "c" | "f";
+                /** @description mm or in */
+                rain?: "mm" | "in";
+                /** @description ms, kmh, mph or kn */
+                wind?: "ms" | "kmh" | "mph" | "kn";
+                /** @description day or month: which comes first where the year comes last */
+                dates?: "day" | "month";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description What is in it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordsView"];
+                };
+            };
+            /** @description No such place. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_weather_weather_station: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StationInput"];
+            };
+        };
+        responses: {
+            /** @description The weather. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherView"];
+                };
+            };
+            /** @description No such place. */
             404: {
                 headers: {
                     [name: string]: unknown;

@@ -8,6 +8,7 @@ import { StandingMark } from "../../ui/marks";
 import { EXPOSURE, LIGHT, MOISTURE, permissionWords, SOIL } from "../../words/places";
 import { dayWords } from "../../words/text";
 import { AddPicture } from "../pictures/pictures";
+import { Weather } from "../year/weather";
 import { Boundary } from "./boundary";
 import { PermissionForm } from "./permission-form";
 import { PlaceForm } from "./place-form";
@@ -122,6 +123,9 @@ function PlacePage({ page }: { page: Page }) {
         </Part>
         <Part title="Where it ends">
           <Boundary page={page} onKept={keep} />
+        </Part>
+        <Part title="Its weather">
+          <Weather site={site.id} mayChange={page.mayChange} imperial={imperial} />
         </Part>
         <Part title="Rules, and what is protected here">
           <p className={`py-2 whitespace-pre-line ${page.rules ? "" : "text-faded"}`}>{page.rules || "Nothing is written down."}</p>
