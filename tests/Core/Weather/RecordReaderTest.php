@@ -21,17 +21,17 @@ final class RecordReaderTest extends TestCase
     #[TestWith(["date,tmin,tmax,rain,gust\n2026-03-01,-1.5,8,2.54,10\n2026-03-02,0,10,,\n", 'c', 'mm', 'ms'])]
     #[TestWith(["TXK;TNK;MESS_DATUM;RSK;FX\n8,0;-1,5;20260301;2,54;10\n10;0;20260302;-999;-999\n", 'c', 'mm', 'ms'])]
     #[TestWith([
-            "Station: Hill farm\n\nDatum\tTmax [°C]\tTmin [°C]\tRR (mm)\tFX\n01.03.2026\t8\t-1,5\t2,54\t36\n02.03.2026\t10\t0\t\t\n",
-            'c',
-            'mm',
-            'kmh',
-        ]),]
+        "Station: Hill farm\n\nDatum\tTmax [°C]\tTmin [°C]\tRR (mm)\tFX\n01.03.2026\t8\t-1,5\t2,54\t36\n02.03.2026\t10\t0\t\t\n",
+        'c',
+        'mm',
+        'kmh',
+    ]),]
     #[TestWith([
-            "\"DATE\",\"PRCP\",\"TMAX\",\"TMIN\",\"WSFG\"\n\"2026-03-01\",\"0.1\",\"46.4\",\"29.3\",\"22.369\"\n\"2026-03-02\",\"\",\"50\",\"32\",\"\"\n",
-            'f',
-            'in',
-            'mph',
-        ]),]
+        "\"DATE\",\"PRCP\",\"TMAX\",\"TMIN\",\"WSFG\"\n\"2026-03-01\",\"0.1\",\"46.4\",\"29.3\",\"22.369\"\n\"2026-03-02\",\"\",\"50\",\"32\",\"\"\n",
+        'f',
+        'in',
+        'mph',
+    ]),]
     public function testUsualOrdersSignsAndUnits(string $file, string $temperature, string $rain, string $wind): void
     {
         $records = self::read($file, $temperature, $rain, $wind);

@@ -1,5 +1,5 @@
-import { NavLink } from "react-router";
 import { useSession } from "../../api/queries";
+import { SubNav } from "../../ui/sub-nav";
 
 /** What belongs to the people and the house. */
 export function PeopleNav() {
@@ -9,20 +9,5 @@ export function PeopleNav() {
     { to: "/people/devices", label: "Devices" },
     ...(role === "instructor" ? [{ to: "/running", label: "How the server runs, and copies" }] : []),
   ];
-  return (
-    <nav aria-label="People and house" className="mt-3 flex flex-wrap gap-x-1 print:hidden">
-      {links.map((link) => (
-        <NavLink
-          key={link.to}
-          to={link.to}
-          end
-          className={({ isActive }) =>
-            `flex min-h-11 items-center border-b-2 px-2.5 ${isActive ? "border-ink font-semibold" : "border-transparent text-faded hover:border-rule"}`
-          }
-        >
-          {link.label}
-        </NavLink>
-      ))}
-    </nav>
-  );
+  return <SubNav label="People and house" links={links} />;
 }
