@@ -63,12 +63,18 @@ final readonly class Climate
 
     public function least(DayOfYear $day): Temperature
     {
-        return Temperature::celsius(self::sum($this->least, $day));
+        return self::possible(self::sum($this->least, $day));
     }
 
     public function greatest(DayOfYear $day): Temperature
     {
-        return Temperature::celsius(self::sum($this->greatest, $day));
+        return self::possible(self::sum($this->greatest, $day));
+    }
+
+    /** Moved far, a climate leaves what the air can have. */
+    private static function possible(float $celsius): Temperature
+    {
+        return Temperature::celsius(max(-95.0, min(60.0, $celsius)));
     }
 
     /** What it is like at another place not far away: cooler upward and poleward. */

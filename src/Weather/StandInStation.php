@@ -83,14 +83,15 @@ final class StandInStation implements WeatherStation
             $stray = 0.75 * $stray + $normal(2.6 - 0.7 * $summer);
             $wet = $uniform() < ($wet ? 0.58 : 0.3) + 0.06 * $summer;
             $middle = $mean + self::HALF_OF_THE_YEAR * (2 * $summer - 1) + $stray - ($wet ? 1.2 * $summer : 0.0);
+            $middle = max(-45.0, min(38.0, $middle)); // a pole or a peak is beyond what it was made for
             $half = max(1.0, (2.6 + 3.4 * $summer) * ($wet ? 0.65 : 1.15) + $normal(0.8));
             $rain = $wet ? -log($uniform()) * (4.2 + 3.6 * $summer) : 0.0;
             $wind = 2.1 * sqrt(-log($uniform())) * (1.15 - 0.3 * $summer);
             $gust = $wind * (2.2 + 1.4 * $uniform()) + ($wet && $uniform() < 0.06 ? 9 * $uniform() : 0.0);
             $days[] = new DailyWeather(
                 $day,
-                Temperature::celsius(max(-35.0, round($middle - $half, 1))),
-                Temperature::celsius(min(42.0, round($middle + $half, 1))),
+                Temperature::celsius(round($middle - $half, 1)),
+                Temperature::celsius(round($middle + $half, 1)),
                 round($rain, 1),
                 round($wind, 1),
                 round($gust, 1),

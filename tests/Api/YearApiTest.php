@@ -199,6 +199,31 @@ final class YearApiTest extends ApiTestCase
         self::assertStringContainsString('a forecast is no record', self::text($bad, 'faults.0'));
     }
 
+    public function testTheStandInPlaysAtAPoleAndOnAPeakToo(): void
+    {
+        $this->signIn('marta');
+        foreach ([[90, 0, 6000], [-90, 0, -400], [47.1, 15.3, 620]] as $n => [$latitude, $longitude, $altitude]) {
+            $place = $this->call('POST', '/api/sites', [
+                'name' => 'Far away '.$n,
+                'latitude' => $latitude,
+                'longitude' => $longitude,
+                'altitude' => $altitude,
+                'soil' => '',
+                'light' => '',
+                'moisture' => '',
+                'exposure' => '',
+                'rules' => '',
+                'protectedTaxa' => [],
+            ]);
+            self::assertResponseStatusCodeSame(200);
+            $id = self::text($place, 'site.id');
+            $this->call('PUT', '/api/sites/'.$id.'/station', ['station' => 'stand-in']);
+            self::assertResponseStatusCodeSame(200);
+            $this->call('GET', '/api/year?all=1&site='.$id);
+            self::assertResponseStatusCodeSame(200);
+        }
+    }
+
     /** @return array<mixed> */
     private function bring(string $site, string $file, string $query = ''): array
     {

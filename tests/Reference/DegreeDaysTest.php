@@ -114,6 +114,17 @@ final class DegreeDaysTest extends TestCase
         self::assertNull(Warmth::of([], $place, $place));
     }
 
+    public function testAPoleAndAPeakAreReckonedTooWithoutTrouble(): void
+    {
+        $reference = Place::of(47.1, 15.4, Length::ofMetres(400));
+        foreach ([[90, 0, 9000], [-90, 0, -400], [0, 180, 8000], [47, 15, 620]] as [$latitude, $longitude, $metres]) {
+            $place = Place::of($latitude, $longitude, Length::ofMetres($metres));
+            $warmth = Warmth::of(self::years(2023, 2, $metres > 5000 ? -45.0 : 12.0), $place, $reference);
+            self::assertNotNull($warmth);
+            self::assertContains($warmth->day(DayOfYear::parse('06-01'), 2025)->format('Y'), ['2024', '2025']);
+        }
+    }
+
     private static function wave(int $day): float
     {
         return 8.0 - 10.0 * cos((2 * \M_PI * ($day - 20)) / 365);
