@@ -31,6 +31,17 @@ enum AmountUnit: string
         };
     }
 
+    /** What it measures: amounts of different things are not added up. */
+    public function measures(): string
+    {
+        return match ($this) {
+            self::Grams, self::Kilograms, self::Ounces, self::Pounds => 'mass',
+            self::Litres, self::Pints => 'volume',
+            self::Pieces => 'pieces',
+            self::Heads => 'heads',
+        };
+    }
+
     /** The unit the same kind of amount is told in where people weigh in the other system. */
     public function counterpart(bool $imperial): self
     {

@@ -10,6 +10,7 @@ use Hylognosis\Flora\Phenophase;
 use Hylognosis\Flora\Taxon;
 use Hylognosis\Measure\CalendarDay;
 use Hylognosis\Measure\DayOfYear;
+use Hylognosis\Measure\Normal;
 use Hylognosis\Measure\Window;
 
 /**
@@ -131,13 +132,7 @@ final readonly class PartYear
     /** Probability that a normal deviation is less than so many days. */
     private static function normal(float $days, float $spread): float
     {
-        if ($spread <= 0.0) {
-            return $days > 0 ? 1.0 : 0.0;
-        }
-        // logistic approximation of the normal distribution, off by less than 0.0002 (Bowling et al. 2009; memory)
-        $z = max(-8.0, min(8.0, $days / $spread));
-
-        return 1 / (1 + exp(-0.07056 * $z ** 3 - 1.5976 * $z));
+        return $spread > 0.0 ? Normal::below($days / $spread) : ($days > 0 ? 1.0 : 0.0);
     }
 
     /** Whether all could be seen on some day of those before, or on the day itself. */

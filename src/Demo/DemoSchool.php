@@ -24,6 +24,8 @@ use App\Pictures\Album;
 use App\Pictures\Picture;
 use App\Pictures\PictureBytes;
 use App\School\School;
+use App\Season\CropNote;
+use App\Season\PlannedDay;
 use App\Season\TreeEvent;
 use App\Storage\SettingRepository;
 use App\Trees\Exposure;
@@ -42,6 +44,7 @@ use App\Trees\TreeKind;
 use App\Trees\TreeMeasure;
 use App\Weather\StoredDay;
 use Doctrine\ORM\EntityManagerInterface;
+use Hylognosis\Crop\CropGrade;
 use Hylognosis\Document\Node;
 use Hylognosis\Document\YamlText;
 use Hylognosis\Examination\Certainty;
@@ -107,7 +110,27 @@ final readonly class DemoSchool
             $school = Node::root(YamlText::ofFile($this->file));
             $this->school($school->child('school'));
             $people = $this->people($school);
-            $trees = $this->trees($school, $this->sites($school, $people), $people);
+            $sites = $this->sites($school, $people);
+            $trees = $this->trees($school, $sites, $people);
+            foreach ($school->children('planned_days') as $node) {
+                $this->entities->persist(
+                    new PlannedDay(
+                        Uuid::v7()->toRfc4122(),
+                        CalendarDay::parse($node->text('day')),
+                        $node->text('name'),
+                        [
+                            'sites' => [$sites[$node->text('site')]->id],
+                            'hopes' => [],
+                            'skip' => [],
+                            'latitude' => null,
+                            'longitude' => null,
+                        ],
+                        $node->texts('trees'),
+                        $people[$node->text('by')],
+                        CalendarDay::parse($node->text('kept'))->modify('18:00'),
+                    ),
+                );
+            }
             $examinations = [];
             foreach ($school->children('examinations') as $node) {
                 $examinations[$node->text('id')] = $this->examination($node, $people, $trees, $examinations);
@@ -129,6 +152,8 @@ final readonly class DemoSchool
                     Invitation::class,
                     SitePermission::class,
                     TreeEvent::class,
+                    CropNote::class,
+                    PlannedDay::class,
                     StoredDay::class,
                     TreeMeasure::class,
                     TreeKind::class,
@@ -210,6 +235,8 @@ final readonly class DemoSchool
                 $at = $corner->items();
                 $site->boundary[] = [$at[0]->asNumber(-180, 180), $at[1]->asNumber(-90, 90)];
             }
+            $site->entrance = self::point($node, 'entrance');
+            $site->car = self::point($node, 'car');
             $said = CalendarDay::parse($node->text('on'));
             $this->entities->persist(
                 new SitePermission(
@@ -331,6 +358,21 @@ final readonly class DemoSchool
                     $on,
                     $people[$node->text('by')],
                     $on->modify('18:00'),
+                ),
+            );
+        }
+        foreach ($school->children('crops') as $node) {
+            $this->entities->persist(
+                new CropNote(
+                    Uuid::v7()->toRfc4122(),
+                    $trees[$node->text('tree')],
+                    $node->text('part'),
+                    $node->integer('year', 1990, 2100),
+                    $node->word('grade', CropGrade::class),
+                    $node->has('opened') ? $node->integer('opened', 0, 1000) : 0,
+                    $node->has('sound') ? $node->integer('sound', 0, 1000) : 0,
+                    $people[$node->text('by')],
+                    new \DateTimeImmutable($node->integer('year', 1990, 2100).'-12-01 18:00'),
                 ),
             );
         }
@@ -469,5 +511,13 @@ final readonly class DemoSchool
                 $day->modify('15:00'),
             ),
         );
+    }
+
+    /** @return array{}|array{float, float} longitude and latitude */
+    private static function point(Node $node, string $key): array
+    {
+        $point = $node->has($key) ? $node->children($key) : [];
+
+        return isset($point[1]) ? [$point[0]->asNumber(-180, 180), $point[1]->asNumber(-90, 90)] : [];
     }
 }

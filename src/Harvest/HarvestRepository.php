@@ -12,11 +12,13 @@ use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\ORM\Query\Parameter;
 use Doctrine\ORM\QueryBuilder;
 use Doctrine\Persistence\ManagerRegistry;
+use Hylognosis\Measure\AmountUnit;
 
 /** @extends ServiceEntityRepository<HarvestRecord> */
 final class HarvestRepository extends ServiceEntityRepository
 {
     private const MOST = 50;
+    private const MOST_AMOUNTS = 5000;
 
     public function __construct(ManagerRegistry $registry)
     {
@@ -53,6 +55,30 @@ final class HarvestRepository extends ServiceEntityRepository
                 ->getQuery()
                 ->getResult(),
         );
+    }
+
+    /**
+     * What was ever brought home of some kinds.
+     *
+     * @param list<string> $taxa
+     *
+     * @return list<array{tree: string, taxon: string, part: string, on: \DateTimeImmutable, amount: float, unit: AmountUnit}>
+     */
+    public function amounts(array $taxa): array
+    {
+        /** @var list<array{tree: string, taxon: string, part: string, on: \DateTimeImmutable, amount: float, unit: AmountUnit}> $rows */
+        $rows = $this->createQueryBuilder('h')
+            ->select('IDENTITY(e.specimen) AS tree', 'd.taxon', 'd.part', 'h.takenOn AS on', 'h.amount', 'h.unit')
+            ->join('h.decision', 'd')
+            ->join('d.examination', 'e')
+            ->where('d.taxon IN (:taxa)')
+            ->setParameter('taxa', $taxa)
+            ->orderBy('h.takenOn', 'DESC')
+            ->setMaxResults(self::MOST_AMOUNTS)
+            ->getQuery()
+            ->getArrayResult();
+
+        return $rows;
     }
 
     /** With all that is told of them, so that none is asked for one by one. */

@@ -24,7 +24,7 @@ use Sabre\VObject\Component\VEvent;
 
 /**
  * A year as a calendar (iCalendar, RFC 5545): windows, looks that must be made beforehand, second looks that wait,
- * permissions that end. What an event is of makes its identity, so that another date moves it, and what is no more is
+ * permissions that end, days out. What an event is of makes its identity, so that another date moves it, and what is no more is
  * gone.
  */
 final readonly class CalendarFeed
@@ -40,6 +40,7 @@ final readonly class CalendarFeed
         private ExaminationRepository $examinations,
         private Summaries $summaries,
         private CoveredTrees $covered,
+        private PlannedDayRepository $days,
         private FloraLibrary $library,
         private SchoolClock $clock,
     ) {
@@ -73,6 +74,17 @@ final readonly class CalendarFeed
         }
         $this->permissions($calendar);
         $this->seconds($calendar, $reader);
+        foreach ($this->days->from($this->clock->today()) as $day) {
+            $this->add(
+                $calendar,
+                "plan-$day->id",
+                $day->day,
+                $day->day,
+                '' === $day->name ? 'A day out' : $day->name,
+                'Kept by '.$day->by->name.'. Trees: '.implode(', ', \array_slice($day->trees, 0, 12)).'.',
+                '',
+            );
+        }
 
         return $calendar->serialize();
     }

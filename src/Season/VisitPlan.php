@@ -12,6 +12,9 @@ use App\Library\FloraLibrary;
 use App\Map\Heights;
 use App\Season\Input\PlanQuery;
 use App\Season\View\AskAgainView;
+use App\Season\View\EndKind;
+use App\Season\View\EndView;
+use App\Season\View\HopeView;
 use App\Season\View\PlanDayView;
 use App\Season\View\PlanView;
 use App\Season\View\ReasonKind;
@@ -32,6 +35,7 @@ use Hylognosis\Flora\Taxon;
 use Hylognosis\Measure\CalendarDay;
 use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Position\GroundLine;
+use Hylognosis\Route\Contours;
 use Hylognosis\Route\Tour;
 use Hylognosis\Route\WalkingTime;
 use Hylognosis\Season\Daylight;
@@ -52,6 +56,8 @@ final readonly class VisitPlan
     private const ASK_BEFORE = '+21 days';
     /** An event is looked for so many days before and after the likely day. */
     private const ABOUT = 10;
+    /** Percent; a crop that fails so surely is not gone for. */
+    private const BARE = 80;
 
     public function __construct(
         private SpecimenRepository $specimens,
@@ -60,6 +66,7 @@ final readonly class VisitPlan
         private Summaries $summaries,
         private LearnedSeasons $seasons,
         private TreeEventRepository $events,
+        private CropOutlooks $outlooks,
         private CoveredTrees $covered,
         private FloraLibrary $library,
         private Heights $heights,
@@ -79,7 +86,9 @@ final readonly class VisitPlan
                 static fn (Specimen $t): bool => isset($sites[$t->site->id]) && !isset($hidden[$t->id]),
             ),
         );
-        $years = $this->years($flora, $trees, $query->hopes);
+        $years = $this->years($flora, $trees);
+        $choices = self::choices($flora, $years);
+        $years = [] === $query->hopes ? $years : self::hopedFor($years, $query->hopes);
         $days = $this->days($years);
         $day = null === $query->day ? self::best($days) : CalendarDay::parse($query->day);
         if ($day < $this->clock->today()) {
@@ -100,11 +109,11 @@ final readonly class VisitPlan
                     $looked[$tree->id] ?? [],
                     $dated[$tree->id] ?? [],
                 );
-            if ([] !== $reasons) {
+            if ([] !== $reasons && self::calls($reasons, $query)) {
                 $stops[$tree->id] = [$tree, $reasons];
             }
         }
-        foreach ($this->seconds($reader, $sites) as $tree) {
+        foreach ([] === $query->hopes ? $this->seconds($reader, $sites) : [] as $tree) {
             if (!isset($gone[$tree->id])) {
                 // of what it may be nothing is told
                 $stops[$tree->id] = [$tree, [new ReasonView(ReasonKind::Second, '', '', '', '', null, [])]];
@@ -112,16 +121,52 @@ final readonly class VisitPlan
         }
         uasort($stops, static fn (array $a, array $b): int => self::weight($b[1]) <=> self::weight($a[1]));
         $taken = \array_slice($stops, 0, self::MOST, true);
+        $left = \count($stops) - \count($taken);
 
-        return $this->walked(
-            $query,
-            $day,
-            $days,
-            array_values($taken),
-            $sites,
-            \count($stops) - \count($taken),
-            $flora,
-        );
+        return $this->walked($query, $day, $days, $this->withCrops($flora, $taken, $reader), $sites, $left, $flora, $choices);
+    }
+
+    /** @param list<ReasonView> $reasons */
+    private static function calls(array $reasons, PlanQuery $query): bool
+    {
+        return [] === $query->hopes
+            ? [] !== $reasons
+            : [] !== array_filter($reasons, static fn (ReasonView $r): bool => ReasonKind::Date !== $r->kind);
+    }
+
+    /**
+     * What is likely bare calls nobody out.
+     *
+     * @param array<string, array{Specimen, non-empty-list<ReasonView>}> $stops
+     *
+     * @return list<array{Specimen, non-empty-list<ReasonView>}> with what may be expected
+     */
+    private function withCrops(Flora $flora, array $stops, User $reader): array
+    {
+        $taking = [];
+        foreach ($stops as [$tree, $reasons]) {
+            foreach ($reasons as $reason) {
+                if (ReasonKind::Take === $reason->kind) {
+                    $taking[$tree->id] = $tree;
+                }
+            }
+        }
+        $crops = $this->outlooks->of($flora, array_values($taking), $reader);
+        $with = [];
+        foreach ($stops as [$tree, $reasons]) {
+            $told = [];
+            foreach ($reasons as $reason) {
+                $crop = ReasonKind::Take === $reason->kind ? $crops[$tree->id][$reason->id] ?? null : null;
+                if (null === $crop || $crop->chances['none'] < self::BARE) {
+                    $told[] = null === $crop ? $reason : $reason->expecting($crop);
+                }
+            }
+            if ([] !== $told) {
+                $with[] = [$tree, $told];
+            }
+        }
+
+        return $with;
     }
 
     /** @return array<string, Site> by id */
@@ -142,11 +187,10 @@ final readonly class VisitPlan
 
     /**
      * @param list<Specimen> $trees
-     * @param list<string>   $hopes
      *
      * @return array<string, array<string, list<array{Part, PartYear}>>> by site and kind
      */
-    private function years(Flora $flora, array $trees, array $hopes): array
+    private function years(Flora $flora, array $trees): array
     {
         $years = [];
         $today = $this->clock->today();
@@ -158,9 +202,6 @@ final readonly class VisitPlan
             $years[$tree->site->id][$tree->kind] = [];
             $phenology = Phenology::at($flora, $tree->site->place());
             foreach ($phenology->shift->holds() ? $taxon->parts : [] as $part) {
-                if ([] !== $hopes && !\in_array($taxon->id.'/'.$part->id, $hopes, true)) {
-                    continue;
-                }
                 $of = PartYear::of(
                     $flora,
                     $taxon,
@@ -175,6 +216,46 @@ final readonly class VisitPlan
                 if (null !== $of) {
                     $years[$tree->site->id][$tree->kind][] = [$part, $of];
                 }
+            }
+        }
+
+        return $years;
+    }
+
+    /**
+     * @param array<string, array<string, list<array{Part, PartYear}>>> $years
+     *
+     * @return list<HopeView> what could be hoped for, by name
+     */
+    private static function choices(Flora $flora, array $years): array
+    {
+        $choices = [];
+        foreach ($years as $kinds) {
+            foreach ($kinds as $kind => $parts) {
+                foreach ($parts as [$part]) {
+                    $id = $kind.'/'.$part->id;
+                    $choices[$id] = new HopeView($id, $flora->taxa[$kind]->commonName(), $part->label);
+                }
+            }
+        }
+        usort($choices, static fn (HopeView $a, HopeView $b): int => [$a->name, $a->part] <=> [$b->name, $b->part]);
+
+        return $choices;
+    }
+
+    /**
+     * @param array<string, array<string, list<array{Part, PartYear}>>> $years
+     * @param list<string>                                             $hopes
+     *
+     * @return array<string, array<string, list<array{Part, PartYear}>>>
+     */
+    private static function hopedFor(array $years, array $hopes): array
+    {
+        foreach ($years as $site => $kinds) {
+            foreach ($kinds as $kind => $parts) {
+                $years[$site][$kind] = array_values(
+                    array_filter($parts, static fn (array $p): bool => \in_array($kind.'/'.$p[0]->id, $hopes, true)),
+                );
             }
         }
 
@@ -411,6 +492,7 @@ final readonly class VisitPlan
      * @param non-empty-list<PlanDayView>                    $days
      * @param list<array{Specimen, non-empty-list<ReasonView>}> $stops
      * @param array<string, Site>                            $sites
+     * @param list<HopeView>                                 $choices
      */
     private function walked(
         PlanQuery $query,
@@ -420,11 +502,18 @@ final readonly class VisitPlan
         array $sites,
         int $left,
         Flora $flora,
+        array $choices,
     ): PlanView {
         $placed = array_values(array_filter($stops, static fn (array $s): bool => null !== $s[0]->latitude));
         $first = array_values($sites)[0] ?? null;
-        $start = [$query->latitude ?? ($first->latitude ?? 0.0), $query->longitude ?? ($first->longitude ?? 0.0)];
-        $points = [$start];
+        $ends = self::ends($query, $placed, $first);
+        $start = [$ends[0]->latitude, $ends[0]->longitude];
+        // on the way the round begins where one is, and ends where it began
+        $points = [
+            null !== $query->fromLatitude && null !== $query->fromLongitude
+                ? [$query->fromLatitude, $query->fromLongitude]
+                : $start,
+        ];
         foreach ($placed as [$tree]) {
             $points[] = [(float) $tree->latitude, (float) $tree->longitude];
         }
@@ -466,7 +555,54 @@ final readonly class VisitPlan
             self::kit($flora, $stops),
             $this->permissions($sites, $day),
             $left,
+            $ends,
+            self::approach($ends, $contours),
+            $choices,
         );
+    }
+
+    /**
+     * Where the round begins and ends, and from where one walks to it.
+     *
+     * @param list<array{Specimen, non-empty-list<ReasonView>}> $placed
+     *
+     * @return non-empty-list<EndView> the point of the round itself first, then the car, if it stays elsewhere
+     */
+    private static function ends(PlanQuery $query, array $placed, ?Site $first): array
+    {
+        if (null !== $query->latitude && null !== $query->longitude) {
+            return [new EndView(EndKind::Here, '', $query->latitude, $query->longitude)];
+        }
+        $stops = $sites = [];
+        foreach ($placed as [$tree]) {
+            $sites[$tree->site->id] = $tree->site;
+            $stops[$tree->site->id] = ($stops[$tree->site->id] ?? 0) + 1;
+        }
+        arsort($stops);
+        $site = $sites[array_key_first($stops) ?? ''] ?? $first; // where most of it is
+        if (null === $site) {
+            return [new EndView(EndKind::Place, '', 0.0, 0.0)];
+        }
+        $ends = [];
+        foreach ([[EndKind::Entrance, $site->entrance], [EndKind::Car, $site->car]] as [$kind, $point]) {
+            if ([] !== $point) {
+                $ends[] = new EndView($kind, $site->name, $point[1], $point[0]);
+            }
+        }
+
+        return [] === $ends ? [new EndView(EndKind::Place, $site->name, $site->latitude, $site->longitude)] : $ends;
+    }
+
+    /** @param non-empty-list<EndView> $ends */
+    private static function approach(array $ends, Contours $contours): int
+    {
+        if (!isset($ends[1])) {
+            return 0;
+        }
+        $points = array_map(static fn (EndView $e): array => [$e->latitude, $e->longitude], $ends);
+        $heights = array_map(static fn (array $p): ?float => $contours->heightAt($p[0], $p[1])?->metres(), $points);
+
+        return (int) round(self::ways($points, $heights)[0][1][0]);
     }
 
     /**

@@ -57,6 +57,14 @@ class Site
     #[ORM\Column(type: 'json', options: ['default' => '[]'])]
     public array $boundary = [];
 
+    /** @var array{}|array{float, float} where one goes in, longitude and latitude in degrees; empty where nobody has said */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $entrance = [];
+
+    /** @var array{}|array{float, float} where the car stays, the same */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $car = [];
+
     /** @var list<string> taxon ids protected here */
     #[ORM\Column(type: 'json')]
     public array $protectedTaxa = [];

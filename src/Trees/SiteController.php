@@ -14,6 +14,7 @@ use App\Trees\Input\Boundary;
 use App\Trees\Input\NewPermission;
 use App\Trees\Input\Quotas;
 use App\Trees\Input\SiteInput;
+use App\Trees\Input\WaysIn;
 use App\Trees\View\SitePageView;
 use App\Web\ApiController;
 use App\Web\Permission;
@@ -185,6 +186,18 @@ final class SiteController extends ApiController
         });
     }
 
+    #[Route('/api/sites/{id}/ways-in', requirements: ['id' => Requirement::UUID], methods: ['PUT'])]
+    public function waysIn(#[CurrentUser] User $user, string $id, #[MapRequestPayload] WaysIn $input): JsonResponse
+    {
+        return $this->write($user, $id, function (Site $site) use ($user, $input): void {
+            [$entrance, $car] = [self::point('entrance', $input->entrance), self::point('car', $input->car)];
+            if ([$entrance, $car] !== [$site->entrance, $site->car]) {
+                [$site->entrance, $site->car] = [$entrance, $car];
+                $this->deeds->note($user, DeedKind::PlaceChanged, $site->name, 'ways in');
+            }
+        });
+    }
+
     #[Route('/api/sites/{id}/boundary', requirements: ['id' => Requirement::UUID], methods: ['PUT'])]
     public function boundary(#[CurrentUser] User $user, string $id, #[MapRequestPayload] Boundary $input): JsonResponse
     {
@@ -290,5 +303,25 @@ final class SiteController extends ApiController
             'rules' => $site->rules,
             'protected kinds' => implode(', ', $site->protectedTaxa),
         ];
+    }
+
+    /**
+     * @param list<float> $point
+     *
+     * @return array{}|array{float, float}
+     */
+    private static function point(string $field, array $point): array
+    {
+        if ([] === $point) {
+            return [];
+        }
+        if (!isset($point[1]) || abs($point[1]) > 90) {
+            throw Refused::field(
+                $field,
+                'A point is a longitude and a latitude; a latitude lies between -90 and 90 degrees.',
+            );
+        }
+
+        return [(float) $point[0], (float) $point[1]];
     }
 }

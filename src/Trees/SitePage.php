@@ -57,6 +57,8 @@ final readonly class SitePage
                 $this->permissions->of($site),
             ),
             $site->boundary,
+            $site->entrance,
+            $site->car,
             $this->specimens->count(['site' => $site]),
             $reader->role->mayDecide(),
         );

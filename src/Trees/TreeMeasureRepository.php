@@ -20,4 +20,24 @@ final class TreeMeasureRepository extends ServiceEntityRepository
     {
         return $this->findBy(['specimen' => $specimen], ['on' => 'DESC', 'id' => 'DESC'], 100);
     }
+
+    /**
+     * @param list<string> $trees ids
+     *
+     * @return array<string, float> tree → centimetres round the trunk, as it was measured last
+     */
+    public function girths(array $trees): array
+    {
+        /** @var list<array{tree: string, girth: float}> $rows */
+        $rows = $this->createQueryBuilder('m')
+            ->select('IDENTITY(m.specimen) AS tree', 'm.girth')
+            ->where('m.specimen IN (:trees) AND m.girth IS NOT NULL')
+            ->setParameter('trees', $trees)
+            ->orderBy('m.on')
+            ->addOrderBy('m.id')
+            ->getQuery()
+            ->getArrayResult();
+
+        return array_column($rows, 'girth', 'tree');
+    }
 }

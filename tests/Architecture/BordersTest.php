@@ -27,6 +27,7 @@ final class BordersTest
         'Reason' => [],
         'Weather' => ['Measure'],
         'Season' => ['Flora', 'Measure', 'Weather'],
+        'Crop' => ['Flora', 'Measure', 'Season', 'Weather'],
         'Examination' => ['Flora', 'Measure'],
         'Identification' => ['Examination', 'Flora', 'Measure', 'Reason', 'Season'],
         'Clearance' => ['Examination', 'Flora', 'Identification', 'Measure', 'Reason', 'Season'],

@@ -183,6 +183,9 @@ export const yearQuery = (site: string, of: number, all: boolean) =>
   });
 export const treeSeasonQuery = (id: string) =>
   queryOptions({ queryKey: ["tree", id, "season"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/season", ofTree(id))) });
+export const treeCropsQuery = (id: string) =>
+  queryOptions({ queryKey: ["tree", id, "crops"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/crops", ofTree(id))) });
+export const plannedDaysQuery = queryOptions({ queryKey: ["planned-days"], queryFn: () => unwrap(client.GET("/api/plan/days")) });
 export const phenologyQuery = queryOptions({ queryKey: ["phenology"], queryFn: () => unwrap(client.GET("/api/phenology")) });
 
 export const planQuery = (asked: PlanAsked) =>
@@ -195,10 +198,13 @@ export const planQuery = (asked: PlanAsked) =>
             query: {
               ...(asked.day && { day: asked.day }),
               "sites[]": asked.sites,
+              "hopes[]": asked.hopes,
               "skip[]": asked.skip,
               "done[]": asked.done,
               latitude: asked.latitude,
               longitude: asked.longitude,
+              fromLatitude: asked.at?.[0] ?? null,
+              fromLongitude: asked.at?.[1] ?? null,
               zone: asked.zone,
             },
           },

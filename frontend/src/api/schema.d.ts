@@ -954,6 +954,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/specimens/{id}/crops": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_season_crop_crops"];
+        put?: never;
+        post: operations["post_app_season_crop_note"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/crop-notes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** It stays on record, and counts no more. */
+        delete: operations["delete_app_season_crop_takeback"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan": {
         parameters: {
             query?: never;
@@ -982,6 +1015,40 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Days out that were kept, by whomever. */
+        get: operations["get_app_season_plan_days"];
+        put?: never;
+        post: operations["post_app_season_plan_keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/days/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** It stays on record, and is gone from every calendar. */
+        delete: operations["delete_app_season_plan_giveup"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1272,6 +1339,22 @@ export interface paths {
         };
         get?: never;
         put: operations["put_app_trees_site_quotas"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{id}/ways-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put_app_trees_site_waysin"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1894,6 +1977,28 @@ export interface components {
              */
             pixelsPerMillimetre?: number | null;
         };
+        /** @enum {string} */
+        CropGrade: "none" | "poor" | "fair" | "good";
+        /** @description How much hangs on a tree, or hung. */
+        NewCropNote: {
+            /** @description made by whoever records it, a UUID: sent twice it is recorded once */
+            id: string;
+            /** @description id of the part */
+            part: string;
+            /** @description in which its window begins */
+            year: number;
+            grade: components["schemas"]["CropGrade"];
+            /**
+             * @description fruits or nuts that were cut open; 0: none
+             * @default 0
+             */
+            opened?: number;
+            /**
+             * @description of them, how many were sound
+             * @default 0
+             */
+            sound?: number;
+        };
         /** @description What a day out is to be. */
         PlanQuery: {
             /**
@@ -1923,7 +2028,7 @@ export interface components {
             done?: string[];
             /**
              * Format: float
-             * @description of the start and end; none: the place first gone to
+             * @description of the start and end; none: the entrance of the place, or its car
              * @default null
              */
             latitude?: number | null;
@@ -1934,10 +2039,59 @@ export interface components {
              */
             longitude?: number | null;
             /**
+             * Format: float
+             * @description of where one is on the way; none: at the start
+             * @default null
+             */
+            fromLatitude?: number | null;
+            /**
+             * Format: float
+             * @description the same
+             * @default null
+             */
+            fromLongitude?: number | null;
+            /**
              * @description time zone of the clock, as Europe/Vienna
              * @default UTC
              */
             zone?: string;
+        };
+        /** @description A day out to be kept. */
+        NewPlannedDay: {
+            /** @description made by whoever keeps it, a UUID: sent twice it is kept once */
+            id: string;
+            /** @description YYYY-MM-DD */
+            day: string;
+            /**
+             * @description what it is for
+             * @default
+             */
+            name?: string;
+            /**
+             * @description ids of places; none: all
+             * @default []
+             */
+            sites?: string[];
+            /**
+             * @description what one hopes for, as "taxon/part"; none: anything
+             * @default []
+             */
+            hopes?: string[];
+            /**
+             * @description ids of trees not to go to
+             * @default []
+             */
+            skip?: string[];
+            /**
+             * Format: float
+             * @default null
+             */
+            latitude?: number | null;
+            /**
+             * Format: float
+             * @default null
+             */
+            longitude?: number | null;
         };
         /** @enum {string} */
         SeasonalEvent: "first-bud" | "full-leaf" | "first-flower" | "full-flower" | "first-ripe" | "half-fallen" | "leaf-fall";
@@ -2039,6 +2193,13 @@ export interface components {
             quotas: {
                 [key: string]: number;
             };
+        };
+        /** @description Where one goes into a place, and where the car stays. */
+        WaysIn: {
+            /** @description longitude and latitude in degrees; none: nobody says */
+            entrance: number[];
+            /** @description the same */
+            car: number[];
         };
         /** @description The corners of a place. */
         Boundary: {
@@ -3244,6 +3405,126 @@ export interface components {
             /** @description of it, told once; null afterwards */
             path?: string | null;
         };
+        /** @description A day that is expected, and how sure. */
+        DayView: {
+            /** @description day, YYYY-MM-DD */
+            likely: string;
+            /** @description it lies between these eight times of ten */
+            from80: string;
+            /** @description the same */
+            to80: string;
+            /** @description it lies between these nineteen times of twenty */
+            from95: string;
+            /** @description the same */
+            to95: string;
+            /**
+             * Format: float
+             * @description standard deviation in days
+             */
+            spread: number;
+        };
+        /** @description A window of one year, with how sure its ends are. */
+        WindowView: {
+            /** @description first day */
+            from: components["schemas"]["DayView"];
+            /** @description last day */
+            to: components["schemas"]["DayView"];
+            /** @description own dates that bear on it */
+            seen: number;
+            /** @description it moves with nothing */
+            fixed: boolean;
+        };
+        /** @enum {string} */
+        CropPointKind: "seen-hanging" | "seen-bare" | "others-hanging" | "others-bare" | "flowers-seen" | "male" | "sex-unknown" | "partner-near" | "no-partner-known" | "partner-unknown" | "too-young" | "begins-to-bear" | "best-years" | "past-best" | "age-unknown" | "good-year-due" | "after-good-year" | "no-good-year-known" | "frost-took" | "no-frost" | "frost-unknown" | "own-takes";
+        /** @description What speaks for a crop, or against it, or is not known. */
+        CropPointView: {
+            /** @description what it is */
+            kind: components["schemas"]["CropPointKind"];
+            /** @description 1 for it, -1 against it, 0 not known */
+            speaks: number;
+            /** @description years, metres, degrees Celsius, shares; days as YYYY-MM-DD */
+            with: {
+                [key: string]: number | string;
+            };
+        };
+        /** @description What may be expected of a crop. */
+        CropView: {
+            /** @description id of the part */
+            part: string;
+            /** @description what it is called */
+            label: string;
+            /** @description in which its window begins */
+            year: number;
+            /** @description when it is likely ripe */
+            window?: components["schemas"]["WindowView"] | null;
+            /** @description percent by grade: none, poor, fair, good */
+            chances: {
+                [key: string]: number;
+            };
+            /** @description of the amounts, as the reader weighs; empty where none are told */
+            unit: string;
+            /**
+             * Format: float
+             * @description so much that less comes once in ten times
+             */
+            least?: number | null;
+            /**
+             * Format: float
+             * @description as often less as more
+             */
+            likely?: number | null;
+            /**
+             * Format: float
+             * @description so much that less comes nine times of ten
+             */
+            most?: number | null;
+            /** @description what somebody saw hanging this time */
+            seen?: components["schemas"]["CropGrade"] | null;
+            /** @description what speaks for it and against it */
+            points: components["schemas"]["CropPointView"][];
+            /** @description animals that live on it */
+            rivals: string[];
+            /** @description days from first ripe until the bulk is gone, at the least */
+            lastsFrom?: number | null;
+            /** @description and at the most */
+            lastsTo?: number | null;
+            /** @description year of the last count of sound ones */
+            soundYear?: number | null;
+            /** @description how many were cut open then */
+            opened: number;
+            /** @description how many of them were sound */
+            sound: number;
+            /** @description percent of all; nineteen times of twenty it lies between this */
+            soundLeast: number;
+            /** @description percent, and this */
+            soundMost: number;
+        };
+        /** @description How much hung on a tree in a year. */
+        CropNoteView: {
+            /** @description of the note */
+            id: string;
+            /** @description what the part is called */
+            label: string;
+            /** @description in which its window began */
+            year: number;
+            /** @description how much */
+            grade: components["schemas"]["CropGrade"];
+            /** @description fruits or nuts cut open; 0: none */
+            opened: number;
+            /** @description sound ones among them */
+            sound: number;
+            /** @description who saw it */
+            by: string;
+            /** @description the reader may */
+            mayTakeBack: boolean;
+        };
+        /** @description The crops of a tree. */
+        TreeCropView: {
+            /** @description what may be expected; none where its kind is not known, or bears no crop of use */
+            crops: components["schemas"]["CropView"][];
+            /** @description what hung on it, the last year first */
+            notes: components["schemas"]["CropNoteView"][];
+        };
         /** @description A day one could go, and how much there is to do. */
         PlanDayView: {
             /** @description YYYY-MM-DD */
@@ -3271,6 +3552,11 @@ export interface components {
             until?: string | null;
             /** @description what of the required can be seen that day, and nobody has looked at lately */
             features: string[];
+            /**
+             * @description what may be expected, where it is a crop
+             * @default null
+             */
+            crop?: components["schemas"]["CropView"] | null;
         };
         /** @description A tree to go to. */
         StopView: {
@@ -3314,6 +3600,34 @@ export interface components {
             /** @description it has ended: the gate stays shut there */
             ended: boolean;
         };
+        /** @enum {string} */
+        EndKind: "entrance" | "car" | "place" | "here";
+        /** @description Where a round begins and ends, or where the car stays. */
+        EndView: {
+            /** @description what it is */
+            kind: components["schemas"]["EndKind"];
+            /** @description name of the place; empty where the reader was */
+            site: string;
+            /**
+             * Format: float
+             * @description degrees
+             */
+            latitude: number;
+            /**
+             * Format: float
+             * @description degrees
+             */
+            longitude: number;
+        };
+        /** @description Something one may hope for. */
+        HopeView: {
+            /** @description "taxon/part" */
+            id: string;
+            /** @description common name of the kind */
+            name: string;
+            /** @description what it is called */
+            part: string;
+        };
         /** @description A day out. */
         PlanView: {
             /** @description YYYY-MM-DD */
@@ -3344,6 +3658,43 @@ export interface components {
             permissions: components["schemas"]["AskAgainView"][];
             /** @description trees with something to do that did not go in */
             left: number;
+            /** @description where the round begins and ends; then the car, if it stays elsewhere */
+            ends: components["schemas"]["EndView"][];
+            /** @description seconds from the car to the beginning, besides; each way */
+            approach: number;
+            /** @description what could be hoped for there */
+            choices: components["schemas"]["HopeView"][];
+        };
+        /** @description A day out that was kept. */
+        PlannedDayView: {
+            /** @description of it */
+            id: string;
+            /** @description YYYY-MM-DD */
+            day: string;
+            /** @description what it is for; may be empty */
+            name: string;
+            /** @description ids of places; none: all */
+            sites: string[];
+            /** @description what was hoped for, as "taxon/part" */
+            hopes: string[];
+            /** @description ids of trees left out */
+            skip: string[];
+            /**
+             * Format: float
+             * @description of its start
+             */
+            latitude?: number | null;
+            /**
+             * Format: float
+             * @description of its start
+             */
+            longitude?: number | null;
+            /** @description tags, as they were when it was kept */
+            trees: string[];
+            /** @description who kept it */
+            by: string;
+            /** @description the reader may */
+            mayGiveUp: boolean;
         };
         /** @description A part that stands in its window. */
         InWindowView: {
@@ -3496,35 +3847,6 @@ export interface components {
             enough: boolean;
             /** @description tagged ones of its kind within that, the nearest first */
             trees: components["schemas"]["PartnerView"][];
-        };
-        /** @description A day that is expected, and how sure. */
-        DayView: {
-            /** @description day, YYYY-MM-DD */
-            likely: string;
-            /** @description it lies between these eight times of ten */
-            from80: string;
-            /** @description the same */
-            to80: string;
-            /** @description it lies between these nineteen times of twenty */
-            from95: string;
-            /** @description the same */
-            to95: string;
-            /**
-             * Format: float
-             * @description standard deviation in days
-             */
-            spread: number;
-        };
-        /** @description A window of one year, with how sure its ends are. */
-        WindowView: {
-            /** @description first day */
-            from: components["schemas"]["DayView"];
-            /** @description last day */
-            to: components["schemas"]["DayView"];
-            /** @description own dates that bear on it */
-            seen: number;
-            /** @description it moves with nothing */
-            fixed: boolean;
         };
         /** @description The year of a part at a place, week by week. */
         YearRowView: {
@@ -4110,6 +4432,10 @@ export interface components {
             permissions: components["schemas"]["PermissionView"][];
             /** @description corners, longitude and latitude; none where nobody has drawn it */
             boundary: number[][];
+            /** @description where one goes in, longitude and latitude; none where nobody has said */
+            entrance: number[];
+            /** @description where the car stays, the same */
+            car: number[];
             /** @description tagged there */
             trees: number;
             /** @description whether the reader may change it */
@@ -6450,6 +6776,139 @@ export interface operations {
             };
         };
     };
+    get_app_season_crop_crops: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its crops. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreeCropView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_season_crop_note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCropNote"];
+            };
+        };
+        responses: {
+            /** @description Its crops. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreeCropView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description That id is of another note. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_season_crop_takeback: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The crops of its tree. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreeCropView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_app_season_plan_plan: {
         parameters: {
             query?: {
@@ -6463,10 +6922,14 @@ export interface operations {
                 "skip[]"?: string[];
                 /** @description ids of trees one has been at already */
                 "done[]"?: string[];
-                /** @description of the start and end; none: the place first gone to */
+                /** @description of the start and end; none: the entrance of the place, or its car */
                 latitude?: number | null;
                 /** @description the same */
                 longitude?: number | null;
+                /** @description of where one is on the way; none: at the start */
+                fromLatitude?: number | null;
+                /** @description the same */
+                fromLongitude?: number | null;
                 /** @description time zone of the clock, as Europe/Vienna */
                 zone?: string;
             };
@@ -6509,10 +6972,14 @@ export interface operations {
                 "skip[]"?: string[];
                 /** @description ids of trees one has been at already */
                 "done[]"?: string[];
-                /** @description of the start and end; none: the place first gone to */
+                /** @description of the start and end; none: the entrance of the place, or its car */
                 latitude?: number | null;
                 /** @description the same */
                 longitude?: number | null;
+                /** @description of where one is on the way; none: at the start */
+                fromLatitude?: number | null;
+                /** @description the same */
+                fromLongitude?: number | null;
                 /** @description time zone of the clock, as Europe/Vienna */
                 zone?: string;
             };
@@ -6529,6 +6996,108 @@ export interface operations {
                 };
                 content: {
                     "application/gpx+xml": string;
+                };
+            };
+            /** @description No such plan. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_season_plan_days: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The days. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlannedDayView"][];
+                };
+            };
+            /** @description No such plan. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_season_plan_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPlannedDay"];
+            };
+        };
+        responses: {
+            /** @description The days. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlannedDayView"][];
+                };
+            };
+            /** @description That id is of another day. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such plan. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_season_plan_giveup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The days. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlannedDayView"][];
                 };
             };
             /** @description No such plan. */
@@ -7229,6 +7798,50 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Quotas"];
+            };
+        };
+        responses: {
+            /** @description The place. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitePageView"];
+                };
+            };
+            /** @description No such place. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_trees_site_waysin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WaysIn"];
             };
         };
         responses: {

@@ -1,4 +1,5 @@
 import type { Schemas } from "../api/client";
+import { cropShortWords } from "./crop";
 import { capital, dayWords } from "./text";
 
 type Reason = Schemas["ReasonView"];
@@ -8,7 +9,7 @@ export function reasonWords(reason: Reason): string {
   const looks = reason.features.length > 0 ? ` Still to be looked at, and to be seen that day: ${reason.features.join(", ")}.` : "";
   switch (reason.kind) {
     case "take":
-      return `${capital(reason.name)}, ${reason.part}: likely open until ${dayWords(reason.until ?? "")}.${looks || " All that is required was looked at lately; the gate decides."}`;
+      return `${capital(reason.name)}, ${reason.part}: likely open until ${dayWords(reason.until ?? "")}.${reason.crop ? ` ${cropShortWords(reason.crop)}` : ""}${looks || " All that is required was looked at lately; the gate decides."}`;
     case "look":
       return `${capital(reason.name)}: look now, by ${dayWords(reason.until ?? "")}, to take ${reason.part} later.${looks}`;
     case "second":
@@ -33,3 +34,32 @@ export const KIT_WORDS: Record<string, string> = {
   "ultraviolet-torch": "an ultraviolet torch",
   binoculars: "binoculars",
 };
+
+/** Back to where the round began. */
+export function endWords(end: Schemas["EndView"] | undefined): string {
+  switch (end?.kind) {
+    case "entrance":
+      return `to the entrance of ${end.site}`;
+    case "car":
+      return "to the car";
+    case "here":
+      return "to where you began";
+    default:
+      return "to the start";
+  }
+}
+
+/** Where the round begins and ends. */
+export function startWords(ends: Schemas["EndView"][], approach: number): string {
+  const [first, car] = ends;
+  switch (first?.kind) {
+    case "entrance":
+      return `It begins and ends at the entrance of ${first.site}${car ? `, ${walkWords(approach)} on foot from the car, each way besides` : ""}.`;
+    case "car":
+      return `It begins and ends at the car, ${first.site}.`;
+    case "here":
+      return "It begins and ends where you were.";
+    default:
+      return first?.site ? `It begins and ends in the middle of ${first.site}: nobody has said where one goes in.` : "";
+  }
+}

@@ -16,8 +16,10 @@ final readonly class PlanQuery
      * @param list<string> $hopes     what one hopes for, as "taxon/part"; none: anything
      * @param list<string> $skip      ids of trees not to go to
      * @param list<string> $done      ids of trees one has been at already
-     * @param float|null   $latitude  of the start and end; none: the place first gone to
+     * @param float|null   $latitude  of the start and end; none: the entrance of the place, or its car
      * @param float|null   $longitude the same
+     * @param float|null   $fromLatitude  of where one is on the way; none: at the start
+     * @param float|null   $fromLongitude the same
      * @param string       $zone      time zone of the clock, as Europe/Vienna
      */
     public function __construct(
@@ -37,6 +39,8 @@ final readonly class PlanQuery
         public array $done = [],
         #[Assert\Range(min: -90, max: 90)] public ?float $latitude = null,
         #[Assert\Range(min: -180, max: 180)] public ?float $longitude = null,
+        #[Assert\Range(min: -90, max: 90)] public ?float $fromLatitude = null,
+        #[Assert\Range(min: -180, max: 180)] public ?float $fromLongitude = null,
         #[Assert\Timezone] public string $zone = 'UTC',
     ) {
     }

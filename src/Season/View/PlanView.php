@@ -22,6 +22,9 @@ final readonly class PlanView
      * @param list<string>       $kit         instruments to bring
      * @param list<AskAgainView> $permissions that run out, or have
      * @param int                $left        trees with something to do that did not go in
+     * @param list<EndView>      $ends        where the round begins and ends; then the car, if it stays elsewhere
+     * @param int                $approach    seconds from the car to the beginning, besides; each way
+     * @param list<HopeView>     $choices     what could be hoped for there
      */
     public function __construct(
         public string $day,
@@ -38,6 +41,9 @@ final readonly class PlanView
         public array $kit,
         public array $permissions,
         public int $left,
+        public array $ends,
+        public int $approach,
+        public array $choices,
     ) {
     }
 }

@@ -15,6 +15,7 @@ final readonly class ReasonView
      * @param string       $id       id of the part, or of the event
      * @param string|null  $until    last day of it, YYYY-MM-DD
      * @param list<string> $features what of the required can be seen that day, and nobody has looked at lately
+     * @param CropView|null $crop    what may be expected, where it is a crop
      */
     public function __construct(
         public ReasonKind $kind,
@@ -24,6 +25,21 @@ final readonly class ReasonView
         public string $id,
         public ?string $until,
         public array $features,
+        public ?CropView $crop = null,
     ) {
+    }
+
+    public function expecting(CropView $crop): self
+    {
+        return new self(
+            $this->kind,
+            $this->taxon,
+            $this->name,
+            $this->part,
+            $this->id,
+            $this->until,
+            $this->features,
+            $crop,
+        );
     }
 }

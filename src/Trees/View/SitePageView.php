@@ -18,6 +18,8 @@ final readonly class SitePageView
      * @param list<QuotaView>      $quotas        of this year
      * @param list<PermissionView> $permissions   the last first; that one holds
      * @param list<list<float>>    $boundary      corners, longitude and latitude; none where nobody has drawn it
+     * @param list<float>          $entrance      where one goes in, longitude and latitude; none where nobody has said
+     * @param list<float>          $car           where the car stays, the same
      * @param int                  $trees         tagged there
      * @param bool                 $mayChange     whether the reader may change it
      */
@@ -32,6 +34,8 @@ final readonly class SitePageView
         public array $quotas,
         public array $permissions,
         public array $boundary,
+        public array $entrance,
+        public array $car,
         public int $trees,
         public bool $mayChange,
     ) {

@@ -13,6 +13,7 @@ import { Boundary } from "./boundary";
 import { PermissionForm } from "./permission-form";
 import { PlaceForm } from "./place-form";
 import { Quotas } from "./quotas";
+import { WaysIn } from "./ways-in";
 
 type Page = Schemas["SitePageView"];
 
@@ -123,6 +124,9 @@ function PlacePage({ page }: { page: Page }) {
         </Part>
         <Part title="Where it ends">
           <Boundary page={page} onKept={keep} />
+        </Part>
+        <Part title="Ways in">
+          <WaysIn page={page} onKept={keep} />
         </Part>
         <Part title="Its weather">
           <Weather site={site.id} mayChange={page.mayChange} imperial={imperial} />

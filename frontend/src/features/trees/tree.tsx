@@ -8,6 +8,7 @@ import { DangerMark } from "../../ui/danger-mark";
 import { capital, dayWords } from "../../words/text";
 import { DANGER, directionWords, distanceWords, GONE, girthWords, POSITION_FROM, SEX, STAGE, treeLength } from "../../words/trees";
 import { Pictures } from "../pictures/pictures";
+import { Crops } from "../year/crop";
 import { TreeSeason } from "../year/tree-season";
 import { FindAgain } from "./find-again";
 import { TreeForm } from "./tree-form";
@@ -107,6 +108,11 @@ function Shown({ page }: { page: TreePage }) {
           {there && (
             <Part title="This year">
               <TreeSeason id={tree.id} mayAdd={role !== "guest"} />
+            </Part>
+          )}
+          {there && (
+            <Part title="What it may bear">
+              <Crops id={tree.id} mayAdd={role !== "guest"} />
             </Part>
           )}
           {known.isPending ? (

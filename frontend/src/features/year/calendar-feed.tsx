@@ -15,7 +15,7 @@ export function CalendarFeed() {
   return (
     <section className="mt-8 print:hidden">
       <h2 className="border-b border-ink pb-1 text-lg">In your calendar</h2>
-      <p className="py-2">Windows, looks to be made beforehand, second looks that wait, permissions that end.</p>
+      <p className="py-2">Windows, looks to be made beforehand, second looks that wait, days out that are kept, permissions that end.</p>
       <div className="flex flex-wrap gap-2">
         <a
           href="/api/calendar.ics"

@@ -4,11 +4,13 @@ import type { Schemas } from "../../api/client";
 import { planQuery, sitesQuery, useSession } from "../../api/queries";
 import { Button, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
 import { PageHead } from "../../ui/page-head";
-import { KIT_WORDS, reasonWords, walkWords } from "../../words/plan";
+import { KIT_WORDS, reasonWords, startWords, walkWords } from "../../words/plan";
 import { dayWords } from "../../words/text";
 import { distanceWords } from "../../words/trees";
 import { HereButton } from "../devices/where";
-import { planOf, planSearch } from "./plan-search";
+import { KeptDays } from "./kept-days";
+import { NoteThere } from "./note-there";
+import { apiSearch, planOf, planSearch } from "./plan-search";
 
 type Plan = Schemas["PlanView"];
 
@@ -50,6 +52,18 @@ export default function PlanPage() {
             </select>
           </Field>
         </div>
+        {plan.data && (
+          <Hopes
+            choices={plan.data.choices}
+            chosen={asked.hopes}
+            onChange={(hopes) =>
+              set((now) => {
+                now.delete("hope");
+                for (const hope of hopes) now.append("hope", hope);
+              })
+            }
+          />
+        )}
         <HereButton
           label="Start where I am"
           onFound={(spot) =>
@@ -80,6 +94,7 @@ export default function PlanPage() {
           </label>
         ))}
       </fieldset>
+      <KeptDays asked={asked} day={plan.data?.day ?? ""} mayKeep={session?.user?.role !== "guest"} />
       {plan.isPending && <Loading what="the plan" />}
       {plan.isError && <Trouble error={plan.error} retry={() => void plan.refetch()} />}
       {plan.data && <Sheet plan={plan.data} units={session?.user?.units ?? "metric"} onSkip={(tree) => set((now) => now.append("skip", tree))} />}
@@ -94,6 +109,9 @@ export default function PlanPage() {
 
 function Sheet({ plan, units, onSkip }: { plan: Plan; units: string; onSkip: (tree: string) => void }) {
   const [params] = useSearchParams();
+  const session = useSession().data;
+  const today = session?.today ?? "";
+  const mayNote = session?.user?.role !== "guest";
   const search = planSearch({ ...planOf(params), day: plan.day });
   return (
     <>
@@ -104,7 +122,7 @@ function Sheet({ plan, units, onSkip }: { plan: Plan; units: string; onSkip: (tr
         {plan.stops.length > 0 && (
           <>
             On foot {walkWords(plan.seconds)}, {plan.heights ? "slopes reckoned with" : "as if it were level: no heights are known"}
-            {plan.exact ? ", in the shortest order" : ", in a good order"}.
+            {plan.exact ? ", in the shortest order" : ", in a good order"}. {startWords(plan.ends, plan.approach)}
           </>
         )}{" "}
         {plan.kit.length > 0 && <strong>Bring {plan.kit.map((k) => KIT_WORDS[k] ?? k).join(", ")}.</strong>}
@@ -140,7 +158,7 @@ function Sheet({ plan, units, onSkip }: { plan: Plan; units: string; onSkip: (tr
             </Link>
             <Button onClick={() => window.print()}>Print the sheet</Button>
             <a
-              href={`/api/plan.gpx?${apiSearch(search)}`}
+              href={`/api/plan.gpx?${apiSearch({ ...planOf(params), day: plan.day })}`}
               download
               className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-sheet px-3 font-semibold"
             >
@@ -159,7 +177,14 @@ function Sheet({ plan, units, onSkip }: { plan: Plan; units: string; onSkip: (tr
                   {stop.whereabouts && <span className="text-faded">: {stop.whereabouts}</span>}
                   <ul className="text-sm">
                     {stop.reasons.map((r) => (
-                      <li key={r.kind + r.taxon + r.id}>{reasonWords(r)}</li>
+                      <li key={r.kind + r.taxon + r.id}>
+                        {reasonWords(r)}
+                        {r.kind === "date" && plan.day === today && mayNote && (
+                          <span className="print:hidden">
+                            <NoteThere reason={r} tree={stop.tree} today={today} />
+                          </span>
+                        )}
+                      </li>
                     ))}
                   </ul>
                 </div>
@@ -193,16 +218,33 @@ function Sheet({ plan, units, onSkip }: { plan: Plan; units: string; onSkip: (tr
   );
 }
 
-/** The same question in the names of the API. */
-const apiSearch = (search: string): string => {
-  const given = planOf(new URLSearchParams(search));
-  const query = new URLSearchParams({ ...(given.day && { day: given.day }), zone: given.zone });
-  for (const site of given.sites) query.append("sites[]", site);
-  for (const tree of given.skip) query.append("skip[]", tree);
-  for (const tree of given.done) query.append("done[]", tree);
-  if (given.latitude !== null && given.longitude !== null) {
-    query.set("latitude", String(given.latitude));
-    query.set("longitude", String(given.longitude));
-  }
-  return query.toString();
-};
+/** What one goes out for; without any, everything that is due. */
+function Hopes({ choices, chosen, onChange }: { choices: Schemas["HopeView"][]; chosen: string[]; onChange: (hopes: string[]) => void }) {
+  const open = choices.filter((c) => !chosen.includes(c.id));
+  const words = (id: string) => {
+    const choice = choices.find((c) => c.id === id);
+    return choice ? `${choice.name}, ${choice.part}` : id;
+  };
+  if (choices.length === 0) return null;
+  return (
+    <div className="flex flex-wrap items-end gap-2">
+      <div className="w-72">
+        <Field label={chosen.length === 0 ? "Hope for: anything that is due" : "Hope for, besides"}>
+          <select className={fieldClass} value="" onChange={(e) => e.target.value && onChange([...chosen, e.target.value])}>
+            <option value="">choose …</option>
+            {open.map((c) => (
+              <option key={c.id} value={c.id}>
+                {c.name}, {c.part}
+              </option>
+            ))}
+          </select>
+        </Field>
+      </div>
+      {chosen.map((id) => (
+        <Button key={id} aria-label={`No more: ${words(id)}`} onClick={() => onChange(chosen.filter((c) => c !== id))}>
+          {words(id)} ✕
+        </Button>
+      ))}
+    </div>
+  );
+}

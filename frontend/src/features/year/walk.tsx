@@ -2,15 +2,18 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
 import { planQuery, useSession } from "../../api/queries";
 import { Button, Loading, Trouble } from "../../ui/controls";
-import { reasonWords, walkWords } from "../../words/plan";
+import { endWords, reasonWords, walkWords } from "../../words/plan";
 import { directionWords, distanceWords, way } from "../../words/trees";
 import { useWhere, WhereLine } from "../devices/where";
+import { NoteThere } from "./note-there";
 import { type PlanAsked, planOf, planSearch } from "./plan-search";
 
 /** The round on the phone: the next tree, why, and which way. Done or skipped, the rest is ordered anew from there. */
 export default function Walk() {
   const [params, setParams] = useSearchParams();
-  const units = useSession().data?.user?.units ?? "metric";
+  const session = useSession().data;
+  const units = session?.user?.units ?? "metric";
+  const mayNote = session?.user?.role !== "guest";
   const where = useWhere();
   const asked = planOf(params);
   const plan = useQuery(planQuery(asked));
@@ -33,14 +36,16 @@ export default function Walk() {
         <span role="status">
           {asked.done.length} done, {plan.data.stops.length} to go{plan.data.stops.length > 0 && `, ${walkWords(plan.data.seconds)} on foot`}
         </span>
-        <Link to={`/plan?${planSearch({ ...asked, done: [] })}`} className="inline-flex min-h-11 items-center underline">
+        <Link to={`/plan?${planSearch({ ...asked, done: [], at: null })}`} className="inline-flex min-h-11 items-center underline">
           The whole sheet
         </Link>
       </p>
       {!next ? (
         <div className="py-6">
           <h1 className="text-2xl">That was the round.</h1>
-          <p className="mt-2">Back to the start is {walkWords(Math.max(60, plan.data.home))} on foot.</p>
+          <p className="mt-2">
+            Back {endWords(plan.data.ends[0])} is {walkWords(Math.max(60, plan.data.home))} on foot.
+          </p>
         </div>
       ) : (
         <article data-next={next.tag}>
@@ -64,7 +69,10 @@ export default function Walk() {
           </div>
           <ul className="space-y-2 border-l-4 border-ink pl-3">
             {next.reasons.map((r) => (
-              <li key={r.kind + r.taxon + r.id}>{reasonWords(r)}</li>
+              <li key={r.kind + r.taxon + r.id}>
+                {reasonWords(r)}
+                {mayNote && <NoteThere reason={r} tree={next.tree} today={session?.today ?? ""} />}
+              </li>
             ))}
           </ul>
           <div className="mt-4 grid grid-cols-2 gap-3">
@@ -73,7 +81,7 @@ export default function Walk() {
               onClick={() =>
                 go({
                   done: [...asked.done, next.tree],
-                  ...(next.latitude != null && next.longitude != null ? { latitude: next.latitude, longitude: next.longitude } : {}),
+                  ...(next.latitude != null && next.longitude != null ? { at: [next.latitude, next.longitude] as [number, number] } : {}),
                 })
               }
             >
