@@ -14,10 +14,15 @@ use Hylognosis\Measure\Normal;
  */
 final readonly class CropAmounts
 {
-    /** Of the variance of the table's range: how far it may be off for a school's trees, between trees, between years. */
+    /**
+     * Of the variance of the table's range: how far it may be off for a school's trees, between trees, between years.
+     */
     private const KIND = 0.4;
     private const TREE = 0.3;
-    /** Nobody said what a year was like: as if it were two thirds of a good one, and that much less sure. Common practice. */
+    /**
+     * Nobody said what a year was like: as if it were two thirds of a good one, and that much less sure. Common
+     * practice.
+     */
     private const UNTOLD_SHARE = 0.6;
     private const UNTOLD_SPREAD = 0.5;
     /** Older takes than the newest so many change little. */
@@ -35,10 +40,7 @@ final readonly class CropAmounts
     public static function of(CropSigns $signs): self
     {
         $takes = array_values(
-            array_filter(
-                $signs->takes,
-                static fn (Take $t): bool => $t->amount > 0 && CropGrade::None !== $t->grade,
-            ),
+            array_filter($signs->takes, static fn (Take $t): bool => $t->amount > 0 && CropGrade::None !== $t->grade),
         );
         usort($takes, static fn (Take $a, Take $b): int => $b->year <=> $a->year);
         $takes = \array_slice($takes, 0, self::MOST);

@@ -10,14 +10,17 @@ use Hylognosis\Measure\Normal;
 use Hylognosis\Season\Partner;
 
 /**
- * What may be expected of one tree's crop of one year: how likely it is none, poor, fair or good, what speaks for it and
- * against it, and how much one person may bring home. docs/the-year.md works one by hand.
+ * What may be expected of one tree's crop of one year: how likely it is none, poor, fair or good, what speaks for it
+ * and against it, and how much one person may bring home. docs/the-year.md works one by hand.
  */
 final readonly class CropOutlook
 {
     /** Of a fair crop seen hanging: so sure; its neighbours share the rest. */
     private const SEEN = 0.8;
-    /** A tree that begins to bear, one past its best, one with no second tree on record: share of a full crop. Common practice. */
+    /**
+     * A tree that begins to bear, one past its best, one with no second tree on record: share of a full crop. Common
+     * practice.
+     */
     private const BEGINS = 0.3;
     private const PAST = 0.6;
     private const ALONE = 0.6;

@@ -7,8 +7,8 @@ namespace Hylognosis\Crop;
 use Hylognosis\Flora\NumberRange;
 
 /**
- * Good and poor years. A kind with good years two to six years apart has one in four; which one, nobody knows, but hardly the
- * year after a good one. What the school has written down of its own trees counts with what the flora says.
+ * Good and poor years. A kind with good years two to six years apart has one in four; which one, nobody knows, but
+ * hardly the year after a good one. What the school has written down of its own trees counts with what the flora says.
  */
 final readonly class MastYears
 {
@@ -89,7 +89,9 @@ final readonly class MastYears
         return $since;
     }
 
-    /** Chance that the wait ends after so many years, if it did not before, all waits of the interval being as likely. */
+    /**
+     * Chance that the wait ends after so many years, if it did not before, all waits of the interval being as likely.
+     */
     private static function hazard(NumberRange $interval, int $since): float
     {
         [$low, $high] = [(int) round($interval->low), (int) round($interval->high)];

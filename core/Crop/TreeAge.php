@@ -23,9 +23,8 @@ final readonly class TreeAge
     {
         $inches = $girth->metres() / \M_PI / 0.0254;
         // one figure is no more sure than a fifth
-        [$low, $high] = $factor->low < $factor->high
-            ? [$factor->low, $factor->high]
-            : [0.8 * $factor->low, 1.2 * $factor->high];
+        [$low, $high] =
+            $factor->low < $factor->high ? [$factor->low, $factor->high] : [0.8 * $factor->low, 1.2 * $factor->high];
 
         return [$inches * $low, $inches * $high];
     }

@@ -15,8 +15,8 @@ use Hylognosis\Measure\Window;
 
 /**
  * The year of a part at a site: when it may be taken, when its tree can be told by all that is required, and when it
- * must be looked at beforehand. What is in sight is the flora's say, moved by Hopkins' rule, as the gate has it; the window
- * is the one that learns. Whether every dangerous kind can be excluded then, the gate alone can say.
+ * must be looked at beforehand. What is in sight is the flora's say, moved by Hopkins' rule, as the gate has it; the
+ * window is the one that learns. Whether every dangerous kind can be excluded then, the gate alone can say.
  */
 final readonly class PartYear
 {

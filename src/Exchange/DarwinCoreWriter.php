@@ -6,11 +6,12 @@ namespace App\Exchange;
 
 use App\Account\User;
 use App\School\SchoolRepository;
+use Hylognosis\Season\SeasonalEvent;
 
 /**
- * A Darwin Core Archive: one occurrence for each signed examination of a tree, and one for each tree nobody has
- * examined;
- * what was scored beside it as measurements or facts. A kind is named only where one is held and nobody doubts it.
+ * A Darwin Core Archive: one occurrence for each signed examination of a tree, one for each date of its year that was
+ * seen on it, and one for each tree nobody has examined; what was scored beside it as measurements or facts. A kind is
+ * named only where one is held and nobody doubts it.
  */
 final readonly class DarwinCoreWriter
 {
@@ -36,6 +37,8 @@ final readonly class DarwinCoreWriter
         'maximumElevationInMeters',
         'organismRemarks',
         'identificationVerificationStatus',
+        'reproductiveCondition',
+        'occurrenceRemarks',
     ];
     private const MEASUREMENT = [
         'measurementID',
@@ -44,6 +47,14 @@ final readonly class DarwinCoreWriter
         'measurementUnit',
         'measurementDeterminedDate',
         'measurementRemarks',
+    ];
+
+    /** The others are of leaves. */
+    private const REPRODUCTIVE = [
+        SeasonalEvent::FirstFlower,
+        SeasonalEvent::FullFlower,
+        SeasonalEvent::FirstRipe,
+        SeasonalEvent::HalfFallen,
     ];
 
     public function __construct(private Exports $exports, private SchoolRepository $schools)
@@ -99,6 +110,21 @@ final readonly class DarwinCoreWriter
                 ),
             );
         }
+        foreach ($this->exports->eventRows() as $row) {
+            self::put(
+                $file,
+                $this->occurrence(
+                    $row,
+                    (string) $row['id'],
+                    (string) $row['tree'],
+                    (string) $row['happened_on'],
+                    (string) $row['seen_by'],
+                    (string) $row['stage'],
+                    $covered,
+                    SeasonalEvent::from((string) $row['event']),
+                ),
+            );
+        }
         foreach ($this->exports->trees() as $row) {
             if (!isset($examined[(string) $row['id']])) {
                 self::put(
@@ -134,6 +160,7 @@ final readonly class DarwinCoreWriter
         string $by,
         string $stage,
         array $covered,
+        ?SeasonalEvent $event = null,
     ): array {
         $own = null !== $row['latitude'];
         $kind = $this->exports->kind($row, $covered);
@@ -160,6 +187,8 @@ final readonly class DarwinCoreWriter
             $row['altitude'],
             $row['health'],
             '' === $kind ? 'unverified' : 'verified by examination',
+            \in_array($event, self::REPRODUCTIVE, true) ? $event->words() : '',
+            $event?->words() ?? '',
         ];
     }
 

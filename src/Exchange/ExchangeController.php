@@ -55,10 +55,10 @@ final class ExchangeController extends ApiController
     #[Route(
         '/api/export/{what}',
         requirements: [
-            'what' => 'trees\.gpx|trees\.geojson|trees\.csv|examinations\.csv|scores\.csv|harvests\.csv|occurrences\.zip|pictures\.zip',
+            'what' => 'trees\.gpx|trees\.geojson|trees\.csv|examinations\.csv|scores\.csv|harvests\.csv|events\.csv|crops\.csv|occurrences\.zip|pictures\.zip',
         ],
         methods: ['GET'],
-    )]
+    ),]
     #[OA\Response(
         response: 200,
         description: 'The file.',
@@ -66,7 +66,7 @@ final class ExchangeController extends ApiController
             mediaType: 'application/octet-stream',
             schema: new OA\Schema(type: 'string', format: 'binary'),
         ),
-    )]
+    ),]
     public function export(#[CurrentUser] User $user, string $what): Response
     {
         if (\in_array($what, ['scores.csv', 'occurrences.zip', 'pictures.zip'], true)) {
@@ -87,6 +87,8 @@ final class ExchangeController extends ApiController
             'examinations.csv' => $this->exports->examinations($user),
             'scores.csv' => $this->exports->scores($user),
             'harvests.csv' => $this->exports->harvests(),
+            'events.csv' => $this->exports->events(),
+            'crops.csv' => $this->exports->crops($user),
             'pictures.zip' => self::pieces($this->pictures->write($user)),
             default => self::pieces($this->darwinCore->write($user)),
         };
@@ -111,12 +113,12 @@ final class ExchangeController extends ApiController
         response: 200,
         description: 'The examination document.',
         content: new OA\JsonContent(type: 'object', additionalProperties: true),
-    )]
+    ),]
     #[OA\Response(
         response: 404,
         description: 'No such examination.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function document(
         #[CurrentUser] User $user,
         string $id,
@@ -150,20 +152,20 @@ final class ExchangeController extends ApiController
         '/api/import/{what}',
         requirements: ['what' => 'trees|examinations|scores|harvests|examination'],
         methods: ['POST'],
-    )]
+    ),]
     #[OA\RequestBody(
         required: true,
         content: new OA\MediaType(
             mediaType: 'application/octet-stream',
             schema: new OA\Schema(type: 'string', format: 'binary'),
         ),
-    )]
+    ),]
     #[OA\Response(response: 200, description: 'What it would do, or did.', content: new Model(type: ImportView::class))]
     #[OA\Response(
         response: 422,
         description: 'It cannot be brought in; nothing was stored.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function import(
         #[CurrentUser] User $user,
         Request $request,

@@ -172,6 +172,54 @@ final readonly class Exports
         }
     }
 
+    /** @return iterable<string> */
+    public function events(): iterable
+    {
+        yield Csv::line(['id', 'tag', 'event', 'on', 'seen_by', 'recorded_at']);
+        foreach ($this->eventRows() as $e) {
+            yield Csv::line([
+                $e['id'],
+                $e['tag'],
+                $e['event'],
+                $e['happened_on'],
+                $e['seen_by'],
+                self::moment($e['recorded_at']),
+            ]);
+        }
+    }
+
+    /** @return iterable<string> */
+    public function crops(User $reader): iterable
+    {
+        yield Csv::line(['id', 'tag', 'part', 'year', 'grade', 'opened', 'sound', 'seen_by', 'recorded_at']);
+        $covered = $this->covered($reader);
+        foreach (
+            $this->rows(
+                'SELECT n.id, s.id AS tree, s.tag, n.part, n.crop_year, n.grade, n.opened, n.sound, p.name AS seen_by, '.
+                    'n.recorded_at FROM crop_note n JOIN specimen s ON s.id = n.specimen_id JOIN person p ON p.id = '.
+                    'n.seen_by_id WHERE n.taken_back_at IS NULL ORDER BY s.tag, n.crop_year, n.id',
+            ) as $n
+        ) {
+            if (!isset($covered[(string) $n['tree']])) {
+                unset($n['tree']);
+                $n['recorded_at'] = self::moment($n['recorded_at']);
+                yield Csv::line(array_values($n));
+            }
+        }
+    }
+
+    /** @return iterable<Row> what was dated on trees, with tree and place */
+    public function eventRows(): iterable
+    {
+        return $this->rows(
+            'SELECT v.id, v.event, v.happened_on, v.recorded_at, s.id AS tree, s.tag, s.whereabouts, s.health, s.sex, '.
+                's.stage, s.latitude, s.longitude, s.uncertainty, s.kind, s.kind_flora, s.doubt, site.name AS place, '.
+                'site.latitude AS place_latitude, site.longitude AS place_longitude, site.altitude, p.name AS seen_by '.
+                'FROM tree_event v JOIN specimen s ON s.id = v.specimen_id JOIN site ON site.id = s.site_id JOIN person p '.
+                'ON p.id = v.seen_by_id WHERE v.taken_back_at IS NULL ORDER BY v.happened_on, v.id',
+        );
+    }
+
     /** @return iterable<Row> of signed examinations that are not covered */
     public function scoreRows(User $reader): iterable
     {

@@ -14,7 +14,12 @@ use Doctrine\ORM\QueryBuilder;
 use Doctrine\Persistence\ManagerRegistry;
 use Hylognosis\Measure\AmountUnit;
 
-/** @extends ServiceEntityRepository<HarvestRecord> */
+/**
+ * @extends ServiceEntityRepository<HarvestRecord>
+ *
+ * @phpstan-type Taken array{tree: string, taxon: string, part: string, on: \DateTimeImmutable, amount: float,
+ *     unit: AmountUnit}
+ */
 final class HarvestRepository extends ServiceEntityRepository
 {
     private const MOST = 50;
@@ -62,11 +67,11 @@ final class HarvestRepository extends ServiceEntityRepository
      *
      * @param list<string> $taxa
      *
-     * @return list<array{tree: string, taxon: string, part: string, on: \DateTimeImmutable, amount: float, unit: AmountUnit}>
+     * @return list<Taken>
      */
     public function amounts(array $taxa): array
     {
-        /** @var list<array{tree: string, taxon: string, part: string, on: \DateTimeImmutable, amount: float, unit: AmountUnit}> $rows */
+        /** @var list<Taken> $rows */
         $rows = $this->createQueryBuilder('h')
             ->select('IDENTITY(e.specimen) AS tree', 'd.taxon', 'd.part', 'h.takenOn AS on', 'h.amount', 'h.unit')
             ->join('h.decision', 'd')

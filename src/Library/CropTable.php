@@ -13,7 +13,12 @@ use Hylognosis\Measure\AmountUnit;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
-/** What crops come to, from flora/crops.yaml. */
+/**
+ * What crops come to, from flora/crops.yaml.
+ *
+ * @phpstan-type Row array{float, float, string, list<string>, array{int, int}|null, bool}
+ * @phpstan-type Kept array{frost: array{float, float}, crops: array<string, Row>}
+ */
 final readonly class CropTable
 {
     public function __construct(
@@ -46,7 +51,7 @@ final readonly class CropTable
         return $this->kept()['frost'];
     }
 
-    /** @return array{frost: array{float, float}, crops: array<string, array{float, float, string, list<string>, array{int, int}|null, bool}>} */
+    /** @return Kept */
     private function kept(): array
     {
         $item = $this->cache->getItem('crops'.filemtime($this->file).'-'.filesize($this->file));
@@ -55,11 +60,11 @@ final readonly class CropTable
             $this->cache->save($item->set($kept = $this->read()));
         }
 
-        /** @var array{frost: array{float, float}, crops: array<string, array{float, float, string, list<string>, array{int, int}|null, bool}>} $kept */
+        /** @var Kept $kept */
         return $kept;
     }
 
-    /** @return array{frost: array{float, float}, crops: array<string, array{float, float, string, list<string>, array{int, int}|null, bool}>} */
+    /** @return Kept */
     private function read(): array
     {
         $root = Node::root(YamlText::ofFile($this->file), 'crops.yaml');
@@ -104,7 +109,7 @@ final readonly class CropTable
             : throw DocumentError::at($path, 'two numbers are wanted here.');
     }
 
-    /** @param array{float, float, string, list<string>, array{int, int}|null, bool} $row */
+    /** @param Row $row */
     private static function crop(array $row): TypicalCrop
     {
         [$least, $most, $unit, $rivals, $lasts, $tender] = $row;

@@ -24,8 +24,8 @@ use Sabre\VObject\Component\VEvent;
 
 /**
  * A year as a calendar (iCalendar, RFC 5545): windows, looks that must be made beforehand, second looks that wait,
- * permissions that end, days out. What an event is of makes its identity, so that another date moves it, and what is no more is
- * gone.
+ * permissions that end, days out. What an event is of makes its identity, so that another date moves it, and what is no
+ * more is gone.
  */
 final readonly class CalendarFeed
 {

@@ -33,12 +33,12 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
     response: 404,
     description: 'No such thing.',
     content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-)]
+),]
 #[OA\Response(
     response: 422,
     description: 'Refused; nothing was stored.',
     content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-)]
+),]
 final class CropController extends ApiController
 {
     /** Years of longer ago are looked up in a book. */
@@ -69,7 +69,7 @@ final class CropController extends ApiController
         response: 409,
         description: 'That id is of another note.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function note(#[CurrentUser] User $user, string $id, #[MapRequestPayload] NewCropNote $input): JsonResponse
     {
         $tree = $this->transaction->run(function (EntityManagerInterface $entities) use ($user, $id, $input): Specimen {

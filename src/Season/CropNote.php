@@ -9,7 +9,9 @@ use App\Trees\Specimen;
 use Doctrine\ORM\Mapping as ORM;
 use Hylognosis\Crop\CropGrade;
 
-/** How much hung on a tree in a year, as somebody saw it, and how much of it was sound. Taken back, it stays on record. */
+/**
+ * How much hung on a tree in a year, as somebody saw it, and how much of it was sound. Taken back, it stays on record.
+ */
 #[ORM\Entity(repositoryClass: CropNoteRepository::class)]
 #[ORM\Table(name: 'crop_note')]
 #[ORM\Index(name: 'crop_note_year', columns: ['crop_year'])]

@@ -10,7 +10,12 @@ use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
 use Hylognosis\Crop\CropGrade;
 
-/** @extends ServiceEntityRepository<CropNote> */
+/**
+ * @extends ServiceEntityRepository<CropNote>
+ *
+ * @phpstan-type Note array{tree: string, site: string, kind: string, part: string, year: int, grade: CropGrade,
+ *     opened: int, sound: int}
+ */
 final class CropNoteRepository extends ServiceEntityRepository implements GoesWithTree
 {
     public function __construct(ManagerRegistry $registry)
@@ -36,12 +41,12 @@ final class CropNoteRepository extends ServiceEntityRepository implements GoesWi
      *
      * @param list<string> $kinds
      *
-     * @return list<array{tree: string, site: string, kind: string, part: string, year: int, grade: CropGrade, opened: int, sound: int}>
+     * @return list<Note>
      *     as it was recorded, the last first
      */
     public function ofKinds(string $flora, array $kinds): array
     {
-        /** @var list<array{tree: string, site: string, kind: string, part: string, year: int, grade: CropGrade, opened: int, sound: int}> $rows */
+        /** @var list<Note> $rows */
         $rows = $this->createQueryBuilder('n')
             ->select(
                 's.id AS tree',

@@ -18,7 +18,6 @@ use App\Trees\TreeMeasureRepository;
 use App\Weather\Stations;
 use Hylognosis\Crop\CropGrade;
 use Hylognosis\Crop\CropOutlook;
-use Hylognosis\Crop\CropPoint;
 use Hylognosis\Crop\CropSigns;
 use Hylognosis\Crop\LateFrost;
 use Hylognosis\Crop\Take;
@@ -40,7 +39,8 @@ use Hylognosis\Season\SeasonalEvent;
 /**
  * What may be expected of the crops of trees that are held to be a kind nobody doubts.
  *
- * @phpstan-type Note array{tree: string, site: string, kind: string, part: string, year: int, grade: CropGrade, opened: int, sound: int}
+ * @phpstan-import-type Note from CropNoteRepository
+ * @phpstan-import-type Taken from HarvestRepository
  */
 final readonly class CropOutlooks
 {
@@ -70,10 +70,7 @@ final readonly class CropOutlooks
     public function of(Flora $flora, array $trees, User $reader): array
     {
         $bearing = array_values(
-            array_filter(
-                $trees,
-                fn (Specimen $tree): bool => [] !== $this->crops($flora->taxa[$tree->kind] ?? null),
-            ),
+            array_filter($trees, fn (Specimen $tree): bool => [] !== $this->crops($flora->taxa[$tree->kind] ?? null)),
         );
         if ([] === $bearing) {
             return [];
@@ -179,7 +176,7 @@ final readonly class CropOutlooks
         $flowering = $fruits
             ? self::before(
                 $next,
-                fn (int $of): ?ExpectedWindow => $years->stretch(
+                static fn (int $of): ?ExpectedWindow => $years->stretch(
                     $taxon,
                     Phenophase::Flowering,
                     $tree->site->id,
@@ -227,10 +224,7 @@ final readonly class CropOutlooks
             $in($outlook->amounts[1]),
             $in($outlook->amounts[2]),
             $grades[$year] ?? null,
-            array_map(
-                static fn (CropPoint $p): CropPointView => new CropPointView($p->kind, $p->kind->speaks(), $p->with),
-                $outlook->points,
-            ),
+            array_map(CropPointView::of(...), $outlook->points),
             $typical->rivals,
             $typical->lasts[0] ?? null,
             $typical->lasts[1] ?? null,
@@ -366,13 +360,18 @@ final readonly class CropOutlooks
     }
 
     /**
-     * @param list<array{tree: string, taxon: string, part: string, on: \DateTimeImmutable, amount: float, unit: \Hylognosis\Measure\AmountUnit}> $amounts
+     * @param list<Taken> $amounts
      * @param list<Note> $notes
      *
      * @return list<Take> summed by tree and year
      */
-    private static function takes(array $amounts, string $taxon, string $part, TypicalCrop $typical, array $notes): array
-    {
+    private static function takes(
+        array $amounts,
+        string $taxon,
+        string $part,
+        TypicalCrop $typical,
+        array $notes,
+    ): array {
         $grades = [];
         foreach ($notes as $note) {
             $grades[$note['tree'].' '.$note['year']] ??= $note['grade'];

@@ -117,8 +117,11 @@ final class PlanController extends ApiController
     #[OA\Response(
         response: 200,
         description: 'The days.',
-        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: PlannedDayView::class))),
-    )]
+        content: new OA\JsonContent(
+            type: 'array',
+            items: new OA\Items(ref: new Model(type: PlannedDayView::class)),
+        ),
+    ),]
     public function days(#[CurrentUser] User $user): JsonResponse
     {
         return $this->json($this->kept($user));
@@ -128,17 +131,28 @@ final class PlanController extends ApiController
     #[OA\Response(
         response: 200,
         description: 'The days.',
-        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: PlannedDayView::class))),
-    )]
+        content: new OA\JsonContent(
+            type: 'array',
+            items: new OA\Items(ref: new Model(type: PlannedDayView::class)),
+        ),
+    ),]
     #[OA\Response(
         response: 409,
         description: 'That id is of another day.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function keep(#[CurrentUser] User $user, #[MapRequestPayload] NewPlannedDay $input): JsonResponse
     {
         $plan = $this->plan->of(
-            new PlanQuery($input->day, $input->sites, $input->hopes, $input->skip, [], $input->latitude, $input->longitude),
+            new PlanQuery(
+                $input->day,
+                $input->sites,
+                $input->hopes,
+                $input->skip,
+                [],
+                $input->latitude,
+                $input->longitude,
+            ),
             $user,
         );
         $this->transaction->run(function (EntityManagerInterface $entities) use ($user, $input, $plan): void {
@@ -177,8 +191,11 @@ final class PlanController extends ApiController
     #[OA\Response(
         response: 200,
         description: 'The days.',
-        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: PlannedDayView::class))),
-    )]
+        content: new OA\JsonContent(
+            type: 'array',
+            items: new OA\Items(ref: new Model(type: PlannedDayView::class)),
+        ),
+    ),]
     public function giveUp(#[CurrentUser] User $user, string $id): JsonResponse
     {
         $this->transaction->run(function () use ($user, $id): void {

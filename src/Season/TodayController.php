@@ -85,6 +85,7 @@ final class TodayController extends ApiController
                 ),
                 $this->due->of($user),
                 $this->due->weather(),
+                null === $place ? null : LessonOfDay::of($flora, $place->place(), DayOfYear::on($today)),
             ),
         );
     }

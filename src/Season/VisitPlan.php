@@ -123,7 +123,16 @@ final readonly class VisitPlan
         $taken = \array_slice($stops, 0, self::MOST, true);
         $left = \count($stops) - \count($taken);
 
-        return $this->walked($query, $day, $days, $this->withCrops($flora, $taken, $reader), $sites, $left, $flora, $choices);
+        return $this->walked(
+            $query,
+            $day,
+            $days,
+            $this->withCrops($flora, $taken, $query, $reader),
+            $sites,
+            $left,
+            $flora,
+            $choices,
+        );
     }
 
     /** @param list<ReasonView> $reasons */
@@ -141,7 +150,7 @@ final readonly class VisitPlan
      *
      * @return list<array{Specimen, non-empty-list<ReasonView>}> with what may be expected
      */
-    private function withCrops(Flora $flora, array $stops, User $reader): array
+    private function withCrops(Flora $flora, array $stops, PlanQuery $query, User $reader): array
     {
         $taking = [];
         foreach ($stops as [$tree, $reasons]) {
@@ -161,7 +170,7 @@ final readonly class VisitPlan
                     $told[] = null === $crop ? $reason : $reason->expecting($crop);
                 }
             }
-            if ([] !== $told) {
+            if ([] !== $told && self::calls($told, $query)) {
                 $with[] = [$tree, $told];
             }
         }

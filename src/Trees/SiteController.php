@@ -37,12 +37,12 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
     response: 404,
     description: 'No such place.',
     content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-)]
+),]
 #[OA\Response(
     response: 422,
     description: 'Refused; nothing was stored.',
     content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-)]
+),]
 final class SiteController extends ApiController
 {
     public function __construct(

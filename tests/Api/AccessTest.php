@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Tests\Api;
 
 use App\Account\UserRepository;
-use App\Season\TreeEventRepository;
+use App\Season\CropNote;
+use App\Season\PlannedDay;
+use App\Season\TreeEvent;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\RouterInterface;
@@ -119,6 +121,21 @@ final class AccessTest extends ApiTestCase
             ['id' => '{random}', 'event' => 'first-flower', 'on' => '2027-06-01'],
         ],
         'app_season_year_takeback' => ['instructors', '/api/events/{event}'],
+        'app_season_crop_crops' => ['readers', '/api/specimens/{tree}/crops'],
+        'app_season_crop_note' => [
+            'people',
+            '/api/specimens/{tree}/crops',
+            ['id' => '{random}', 'part' => 'flower', 'year' => 2026, 'grade' => 'fair'],
+        ],
+        'app_season_crop_takeback' => ['instructors', '/api/crop-notes/{note}'],
+        'app_season_plan_days' => ['readers', '/api/plan/days'],
+        'app_season_plan_keep' => ['people', '/api/plan/days', ['id' => '{random}', 'day' => '2027-06-20']],
+        'app_season_plan_giveup' => ['instructors', '/api/plan/days/{planned}'],
+        'app_trees_site_waysin' => [
+            'instructors',
+            '/api/sites/{site}/ways-in',
+            ['entrance' => [15.3, 47.1], 'car' => []],
+        ],
         'app_weather_weather_show' => ['readers', '/api/sites/{site}/weather'],
         'app_weather_weather_station' => ['instructors', '/api/sites/{site}/station', ['station' => 'stand-in']],
         'app_weather_weather_bring' => ['instructors', '/api/sites/{site}/weather', "date,tmin,tmax\n2026-03-01,1,5\n"],
@@ -282,14 +299,16 @@ final class AccessTest extends ApiTestCase
         return str_repeat('F', 32);
     }
 
-    private function eventOf(string $who): string
+    /** @param class-string<TreeEvent|CropNote|PlannedDay> $what */
+    private function oneOf(string $what, string $who): string
     {
-        $event = self::getContainer()
-            ->get(TreeEventRepository::class)
+        $found = self::getContainer()
+            ->get('doctrine.orm.entity_manager')
+            ->getRepository($what)
             ->findOneBy(['by' => $this->person($who)]);
-        self::assertNotNull($event);
+        self::assertNotNull($found);
 
-        return $event->id;
+        return $found->id;
     }
 
     private function copy(): string
@@ -327,6 +346,8 @@ final class AccessTest extends ApiTestCase
             '{secret}' => basename(self::text($link(), 'path')),
             '{renewal}' => basename(self::text($renewal, 'path')),
             '{random}' => Uuid::v4()->toRfc4122(),
+            '{note}' => $this->oneOf(CropNote::class, 'marta'),
+            '{planned}' => $this->oneOf(PlannedDay::class, 'marta'),
             '{other}' => $this->tree('M-02'),
             '{signed}' => self::text(
                 $this->call('GET', '/api/specimens/'.$this->tree('M-02').'/known'),
@@ -340,7 +361,7 @@ final class AccessTest extends ApiTestCase
             '{spare2}' => self::text($this->call('POST', '/api/specimens', ['tag' => 'Y-02', 'siteId' => $site]), 'id'),
             '{picture}' => $this->picture($this->tree('M-01')),
             '{copy}' => $this->copy(),
-            '{event}' => $this->eventOf('jonas'),
+            '{event}' => $this->oneOf(TreeEvent::class, 'jonas'),
             '{feed}' => $this->feedOf('tobias'),
         ];
         $this->client->getCookieJar()->clear();

@@ -95,9 +95,18 @@ abstract class ApiTestCase extends WebTestCase
     /** @return string the id of somebody of the demo, by the first part of the address they sign in with */
     protected function person(string $who): string
     {
-        $person = self::getContainer()->get(UserRepository::class)->findOneBy(['email' => $who.'@orlebach.example']);
+        $person = self::getContainer()
+            ->get(UserRepository::class)
+            ->findOneBy(['email' => $who.'@orlebach.example']);
 
         return $person->id ?? self::fail('Nobody signs in as '.$who);
+    }
+
+    protected function site(string $name): string
+    {
+        $id = array_column($this->call('GET', '/api/sites'), 'id', 'name')[$name] ?? null;
+
+        return \is_string($id) ? $id : self::fail('No such place.');
     }
 
     protected function tree(string $tag): string
@@ -147,6 +156,30 @@ abstract class ApiTestCase extends WebTestCase
             );
             self::assertResponseStatusCodeSame(200);
         }
+
+        return $answer;
+    }
+
+    /**
+     * Records of a station, as a file.
+     *
+     * @return array<mixed>
+     */
+    protected function bring(string $site, string $file, string $query = ''): array
+    {
+        $this->client->request(
+            'POST',
+            '/api/sites/'.$site.'/weather'.$query,
+            server: [
+                'CONTENT_TYPE' => 'application/octet-stream',
+                'HTTP_ORIGIN' => 'http://localhost',
+                'HTTP_X_CSRF_TOKEN' => 'csrf-token',
+            ],
+            content: $file,
+        );
+        self::assertResponseStatusCodeSame(200);
+        $answer = json_decode((string) $this->client->getResponse()->getContent(), true);
+        self::assertIsArray($answer);
 
         return $answer;
     }

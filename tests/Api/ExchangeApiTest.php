@@ -81,6 +81,26 @@ final class ExchangeApiTest extends ApiTestCase
         $dwc = 'http://rs.tdwg.org/dwc/terms/';
         $names = array_column($rows, $dwc.'scientificName', $dwc.'catalogNumber');
         self::assertSame(['Castanea sativa', ''], [$names['M-02'], $names['M-13']]);
+        $came = array_column($rows, $dwc.'reproductiveCondition', $dwc.'occurrenceRemarks');
+        self::assertSame(
+            ['first flower open', ''],
+            [$came['first flower open'], $came['in full leaf']],
+            'leaves are no reproductive condition',
+        );
+        self::assertCount(
+            38,
+            array_filter(self::texts($rows, $dwc.'occurrenceRemarks'), static fn (string $t): bool => '' !== $t),
+            'one for each date',
+        );
+        self::assertCount(38, $this->readElsewhere('csv', $this->fetch('events.csv')));
+        $crops = $this->readElsewhere('csv', $this->fetch('crops.csv'));
+        self::assertContains(
+            ['M-02', 'nut', '2026', 'good', '40', '33'],
+            array_map(
+                static fn (mixed $row): array => \is_array($row) ? array_values(\array_slice($row, 1, 6)) : [],
+                $crops,
+            ),
+        );
     }
 
     public function testPicturesLeaveWithATableThatSaysWhatEachIsOf(): void

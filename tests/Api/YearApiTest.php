@@ -224,26 +224,6 @@ final class YearApiTest extends ApiTestCase
         }
     }
 
-    /** @return array<mixed> */
-    private function bring(string $site, string $file, string $query = ''): array
-    {
-        $this->client->request(
-            'POST',
-            '/api/sites/'.$site.'/weather'.$query,
-            server: [
-                'CONTENT_TYPE' => 'application/octet-stream',
-                'HTTP_ORIGIN' => 'http://localhost',
-                'HTTP_X_CSRF_TOKEN' => 'csrf-token',
-            ],
-            content: $file,
-        );
-        self::assertResponseStatusCodeSame(200);
-        $answer = json_decode((string) $this->client->getResponse()->getContent(), true);
-        self::assertIsArray($answer);
-
-        return $answer;
-    }
-
     private function see(string $tree, string $event, string $on): void
     {
         $this->call('POST', '/api/specimens/'.$tree.'/events', [
@@ -252,13 +232,6 @@ final class YearApiTest extends ApiTestCase
             'on' => $on,
         ]);
         self::assertResponseStatusCodeSame(200);
-    }
-
-    private function site(string $name): string
-    {
-        $id = array_column($this->call('GET', '/api/sites'), 'id', 'name')[$name] ?? null;
-
-        return \is_string($id) ? $id : self::fail('No such place.');
     }
 
     /** @return array<string, array{string, bool}> first likely day of the window of each part, and whether it moves with nothing */

@@ -2084,11 +2084,13 @@ export interface components {
             skip?: string[];
             /**
              * Format: float
+             * @description of the start and end; none: the entrance of the place, or its car
              * @default null
              */
             latitude?: number | null;
             /**
              * Format: float
+             * @description the same
              * @default null
              */
             longitude?: number | null;
@@ -3438,11 +3440,10 @@ export interface components {
         CropPointKind: "seen-hanging" | "seen-bare" | "others-hanging" | "others-bare" | "flowers-seen" | "male" | "sex-unknown" | "partner-near" | "no-partner-known" | "partner-unknown" | "too-young" | "begins-to-bear" | "best-years" | "past-best" | "age-unknown" | "good-year-due" | "after-good-year" | "no-good-year-known" | "frost-took" | "no-frost" | "frost-unknown" | "own-takes";
         /** @description What speaks for a crop, or against it, or is not known. */
         CropPointView: {
-            /** @description what it is */
             kind: components["schemas"]["CropPointKind"];
             /** @description 1 for it, -1 against it, 0 not known */
             speaks: number;
-            /** @description years, metres, degrees Celsius, shares; days as YYYY-MM-DD */
+            /** @description years, metres, degrees Celsius, shares; days as YYYY-MM-DD; an object even where it is empty */
             with: {
                 [key: string]: number | string;
             };
@@ -3750,6 +3751,23 @@ export interface components {
             /** @description a stand-in says so, which plays a station */
             standIn: boolean;
         };
+        /** @description One pair to learn to tell apart. */
+        LessonView: {
+            /** @description id of the kind that is sought */
+            taxon: string;
+            /** @description its common name */
+            name: string;
+            /** @description what is taken of it */
+            part: string;
+            /** @description id of the kind it is confused with */
+            other: string;
+            /** @description its common name */
+            otherName: string;
+            /** @description of that confusion */
+            severity: components["schemas"]["Severity"];
+            /** @description what the other one looks like */
+            note: string;
+        };
         /** @description What matters today. */
         TodayView: {
             /** @description the day the school takes for today, YYYY-MM-DD */
@@ -3772,6 +3790,8 @@ export interface components {
             due: components["schemas"]["DueView"][];
             /** @description of the last days, where it matters */
             weather: components["schemas"]["WeatherNoteView"][];
+            /** @description a pair to learn to tell apart */
+            lesson?: components["schemas"]["LessonView"] | null;
         };
         /** @enum {string} */
         Phenophase: "leafless" | "leafing" | "in-leaf" | "flowering" | "fruiting";

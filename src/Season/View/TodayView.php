@@ -21,6 +21,7 @@ final readonly class TodayView
      * @param list<HarvestView>            $harvests the last ones
      * @param list<DueView>                $due      what own trees call for, at all places
      * @param list<WeatherNoteView>        $weather  of the last days, where it matters
+     * @param LessonView|null              $lesson   a pair to learn to tell apart
      */
     public function __construct(
         public string $today,
@@ -33,6 +34,7 @@ final readonly class TodayView
         public array $askAgain,
         public array $due,
         public array $weather,
+        public ?LessonView $lesson,
     ) {
     }
 }

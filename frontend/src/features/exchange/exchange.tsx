@@ -17,6 +17,8 @@ const OUT: { file: string; name: string; what: string; instructors?: true }[] = 
   { file: "examinations.csv", name: "CSV of examinations", what: "who looked when, and what for" },
   { file: "scores.csv", name: "CSV of scores", what: "what was seen", instructors: true },
   { file: "harvests.csv", name: "CSV of harvests", what: "what was taken" },
+  { file: "events.csv", name: "CSV of dates", what: "what of the year came when, on which tree" },
+  { file: "crops.csv", name: "CSV of crops", what: "how much hung on which tree in which year, and how much was sound" },
   { file: "pictures.zip", name: "Pictures", what: "all pictures and papers, with a table that says what each is of", instructors: true },
   { file: "occurrences.zip", name: "Darwin Core Archive", what: "occurrences, with what was seen as measurements or facts", instructors: true },
 ];

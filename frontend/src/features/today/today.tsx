@@ -99,6 +99,22 @@ export default function Today() {
               ))}
             </Section>
           )}
+          {t.lesson && (
+            <section>
+              <h2 className="border-b border-ink pb-1 text-lg">To learn today</h2>
+              <p className="py-2">
+                <Link to={`/species/${t.lesson.taxon}`} className="font-bold underline-offset-4 hover:underline">
+                  {capital(t.lesson.name)}
+                </Link>{" "}
+                ({t.lesson.part}) and what {t.lesson.severity === "deadly" ? "kills" : "harms"} in its place,{" "}
+                <Link to={`/species/${t.lesson.other}`} className="font-bold underline-offset-4 hover:underline">
+                  {t.lesson.otherName}
+                </Link>
+                : {t.lesson.note}
+              </p>
+              <p className="text-sm text-faded">Find both, and say it aloud before you read it again. Tomorrow comes another pair.</p>
+            </section>
+          )}
           <Section title="Begun and not signed" empty="Nothing is lying about unfinished." count={t.open.length}>
             {t.open.map((e) => (
               <Line key={e.id} e={e} />

@@ -60,7 +60,7 @@ export function KeptDays({ asked, day, mayKeep }: { asked: PlanAsked; day: strin
               {d.trees.length === 1 ? "one tree" : `${d.trees.length} trees`} when {d.by} kept it
             </span>
             {d.mayGiveUp && (
-              <Button aria-label={`Give up ${dayWords(d.day)}`} disabled={giveUp.isPending} onClick={() => giveUp.mutate(d.id)}>
+              <Button aria-label={`Give it up: ${dayWords(d.day)}`} disabled={giveUp.isPending} onClick={() => giveUp.mutate(d.id)}>
                 Give it up
               </Button>
             )}

@@ -241,8 +241,9 @@ function Hopes({ choices, chosen, onChange }: { choices: Schemas["HopeView"][]; 
         </Field>
       </div>
       {chosen.map((id) => (
-        <Button key={id} aria-label={`No more: ${words(id)}`} onClick={() => onChange(chosen.filter((c) => c !== id))}>
-          {words(id)} ✕
+        <Button key={id} onClick={() => onChange(chosen.filter((c) => c !== id))}>
+          {words(id)} <span aria-hidden="true">✕</span>
+          <span className="sr-only">: no more</span>
         </Button>
       ))}
     </div>
