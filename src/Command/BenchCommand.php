@@ -18,6 +18,9 @@ use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\Taxon;
 use Hylognosis\Identification\CompiledFlora;
+use Hylognosis\Route\Tour;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Helper\Table;
@@ -73,11 +76,40 @@ final class BenchCommand extends Command
             );
         }
         $table->render();
+        foreach ([12, 60] as $stops) {
+            $output->writeln(\sprintf('A round of %d trees, in order: %.1f ms.', $stops, $this->tour($stops)));
+        }
         $output->writeln(
             'Beside NumPy and scikit-learn on the same table: php tests/Reference/bench-against-numpy.php',
         );
 
         return Command::SUCCESS;
+    }
+
+    /** @return float milliseconds to put so many trees in order, the median of nine rounds */
+    private function tour(int $stops): float
+    {
+        $random = new Randomizer(new Mt19937(60));
+        $took = [];
+        for ($round = 0; $round < 9; ++$round) {
+            $points = [];
+            for ($i = 0; $i < $stops + 2; ++$i) {
+                $points[] = [$random->getInt(0, 1000), $random->getInt(0, 1000)];
+            }
+            $times = [];
+            foreach ($points as $from) {
+                $times[] = array_map(
+                    static fn (array $to): float => hypot($from[0] - $to[0], $from[1] - $to[1]),
+                    $points,
+                );
+            }
+            $start = hrtime(true);
+            Tour::through($times);
+            $took[] = (hrtime(true) - $start) / 1e6;
+        }
+        sort($took);
+
+        return $took[4];
     }
 
     /** @return list<string> */

@@ -55,11 +55,13 @@ final readonly class CalendarFeed
         $flora = $this->library->flora($reader->flora);
         $hidden = $this->covered->for($reader);
         $kinds = $sites = [];
-        foreach ($this->specimens->held($flora->name) as $tree) {
-            if (!isset($hidden[$tree->id])) {
-                $kinds[$tree->site->id][$tree->kind][] = $tree->tag;
-                $sites[$tree->site->id] = $tree->site;
+        foreach ($this->specimens->kindsHeld($flora->name) as $tree) {
+            if (!isset($hidden[$tree['id']])) {
+                $kinds[$tree['site']][$tree['kind']][] = $tree['tag'];
             }
+        }
+        foreach ($this->sites->findBy(['id' => array_keys($kinds)]) as $site) {
+            $sites[$site->id] = $site;
         }
         foreach ($kinds as $site => $of) {
             foreach ($of as $kind => $tags) {

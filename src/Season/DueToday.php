@@ -11,20 +11,23 @@ use App\Season\View\DueView;
 use App\Season\View\WeatherMatter;
 use App\Season\View\WeatherNoteView;
 use App\Trees\CoveredTrees;
+use App\Trees\Site;
 use App\Trees\SiteRepository;
 use App\Trees\SpecimenRepository;
 use App\Trees\StationKind;
 use App\Weather\Stations;
+use Hylognosis\Flora\Flora;
 use Hylognosis\Measure\CalendarDay;
 use Hylognosis\Season\PartYear;
 use Hylognosis\Season\Phenology;
+use Symfony\Contracts\Cache\CacheInterface;
+use Symfony\Contracts\Cache\ItemInterface;
 
 /** What own trees call for today, at all places, and the weather that was. */
 final readonly class DueToday
 {
     private const MOST = 12;
-    /** More trees than a page at seven in the morning can weigh. */
-    private const MOST_TREES = 600;
+    private const KEPT_SECONDS = 86_400;
     private const DAYS = 3;
     /** Metres per second: a strong gale breaks branches, and leaves some hanging (Beaufort 8). */
     private const STORM = 17.2;
@@ -40,6 +43,8 @@ final readonly class DueToday
         private FloraLibrary $library,
         private Stations $stations,
         private SchoolClock $clock,
+        private TreeEventRepository $events,
+        private CacheInterface $cache,
     ) {
     }
 
@@ -50,12 +55,47 @@ final readonly class DueToday
         $hidden = $this->covered->for($reader);
         $today = $this->clock->today();
         $kinds = $sites = [];
-        foreach (\array_slice($this->specimens->held($flora->name), 0, self::MOST_TREES) as $tree) {
-            if (!isset($hidden[$tree->id])) {
-                $kinds[$tree->site->id][$tree->kind][] = $tree->tag;
-                $sites[$tree->site->id] = $tree->site;
+        foreach ($this->specimens->kindsHeld($flora->name) as $tree) {
+            if (!isset($hidden[$tree['id']])) {
+                $kinds[$tree['site']][$tree['kind']][] = $tree['tag'];
             }
         }
+        foreach ($this->sites->findBy(['id' => array_keys($kinds)]) as $site) {
+            $sites[$site->id] = $site;
+        }
+        // reckoned once for as long as nothing it hangs on is another
+        $key = hash(
+            'sha256',
+            serialize([
+                $flora->hash,
+                CalendarDay::iso($today),
+                $kinds,
+                array_map(static fn (Site $s): array => [$s->name, $s->place(), $s->station], $sites),
+                $this->events->state(),
+                $this->stations->state(),
+            ]),
+        );
+
+        return $this->cache->get('due-'.$key, function (ItemInterface $item) use (
+            $flora,
+            $kinds,
+            $sites,
+            $today,
+        ): array {
+            $item->expiresAfter(self::KEPT_SECONDS);
+
+            return $this->reckoned($flora, $kinds, $sites, $today);
+        });
+    }
+
+    /**
+     * @param array<string, array<string, list<string>>> $kinds site → kind → tags
+     * @param array<string, Site>                        $sites by id
+     *
+     * @return list<DueView>
+     */
+    private function reckoned(Flora $flora, array $kinds, array $sites, \DateTimeImmutable $today): array
+    {
         $due = [];
         foreach ($kinds as $id => $of) {
             $phenology = Phenology::at($flora, $sites[$id]->place());

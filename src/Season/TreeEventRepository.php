@@ -59,6 +59,17 @@ final class TreeEventRepository extends ServiceEntityRepository implements GoesW
         return $seen;
     }
 
+    /** @return string another one as soon as an event comes, is taken back, or goes with its tree */
+    public function state(): string
+    {
+        $state = $this->createQueryBuilder('e')
+            ->select('COUNT(e.id)', 'COUNT(e.takenBackAt)', 'MAX(e.recordedAt)', 'MAX(e.takenBackAt)')
+            ->getQuery()
+            ->getArrayResult();
+
+        return serialize($state);
+    }
+
     public function countOf(Site $site, int $year): int
     {
         return (int) $this->createQueryBuilder('e')

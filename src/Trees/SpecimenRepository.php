@@ -90,6 +90,27 @@ final class SpecimenRepository extends ServiceEntityRepository
         return array_values(array_filter($found, static fn (mixed $row): bool => $row instanceof Specimen));
     }
 
+    /**
+     * The same, as little of it as a page over all places needs.
+     *
+     * @return list<array{id: string, tag: string, kind: string, site: string}> by tag
+     */
+    public function kindsHeld(string $flora): array
+    {
+        /** @var list<array{id: string, tag: string, kind: string, site: string}> $rows */
+        $rows = $this->createQueryBuilder('s')
+            ->select('s.id', 's.tag', 's.kind', 'IDENTITY(s.site) AS site')
+            ->where("s.kind <> '' AND s.kindFlora = :flora AND s.doubt = '' AND s.gone = :there")
+            ->setParameter('flora', $flora)
+            ->setParameter('there', Gone::Not)
+            ->orderBy('s.tag', 'ASC')
+            ->setMaxResults(self::MOST_HELD)
+            ->getQuery()
+            ->getArrayResult();
+
+        return $rows;
+    }
+
     /** @return list<Specimen> there, with a position, in a square around a point that holds the circle */
     public function ofKindAround(string $kind, float $latitude, float $longitude, Length $within): array
     {

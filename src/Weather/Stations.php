@@ -53,6 +53,12 @@ final class Stations implements ResetInterface
         );
     }
 
+    /** @return string another one as soon as other records are kept */
+    public function state(): string
+    {
+        return $this->records->state();
+    }
+
     public function reset(): void
     {
         $this->warmth = [];

@@ -56,4 +56,15 @@ final class StoredDayRepository extends ServiceEntityRepository implements Weath
 
         return $days;
     }
+
+    /** @return string another one as soon as a day comes, goes or says something else */
+    public function state(): string
+    {
+        $state = $this->createQueryBuilder('d')
+            ->select('COUNT(d.id)', 'MAX(d.day)', 'SUM(d.least)', 'SUM(d.greatest)', 'SUM(d.least * d.greatest)')
+            ->getQuery()
+            ->getArrayResult();
+
+        return serialize($state);
+    }
 }
