@@ -85,7 +85,7 @@ final readonly class PartYear
                 ? array_values(
                     array_filter($windows, static fn (ExpectedWindow $w): bool => $w->to->likely >= $today),
                 )[0] ?? null
-                : self::next($years, $taxon, $part, $site, $tree, $today);
+                : self::upcoming($years, $taxon, $part, $site, $tree, $today);
         [$from, $by] = null === $next ? [null, null] : self::look($visible, $next, $today, $fresh);
 
         return new self($weeks, $next, $from, $by, null !== $next && self::isSeenWithin($visible, $next));
@@ -143,7 +143,8 @@ final readonly class PartYear
         return false !== $last && 365 + $day->number - 1 - $last <= min($days, 364);
     }
 
-    private static function next(
+    /** The window that is open, or opens next; none where the part may not be taken, or does not come about there. */
+    public static function upcoming(
         LearnedYears $years,
         Taxon $taxon,
         Part $part,

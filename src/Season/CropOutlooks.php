@@ -33,7 +33,6 @@ use Hylognosis\Measure\Proportion;
 use Hylognosis\Season\ExpectedWindow;
 use Hylognosis\Season\Partner;
 use Hylognosis\Season\PartYear;
-use Hylognosis\Season\Phenology;
 use Hylognosis\Season\SeasonalEvent;
 
 /**
@@ -153,21 +152,8 @@ final readonly class CropOutlooks
         array $dated,
         User $reader,
     ): ?CropView {
-        $phenology = Phenology::at($flora, $tree->site->place());
         $years = $this->seasons->at($flora, $tree->site);
-        $next = $phenology->shift->holds()
-            ? PartYear::of(
-                $flora,
-                $taxon,
-                $part,
-                $years,
-                $phenology,
-                $tree->site->id,
-                $tree->id,
-                null,
-                $this->clock->today(),
-            )?->next
-            : null;
+        $next = PartYear::upcoming($years, $taxon, $part, $tree->site->id, $tree->id, $this->clock->today());
         if (null === $next) {
             return null;
         }

@@ -6,6 +6,7 @@ namespace App\Tests\Api;
 
 use App\Account\UserRepository;
 use App\Demo\DemoSchool;
+use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
 use Symfony\Component\Uid\Uuid;
@@ -20,6 +21,9 @@ abstract class ApiTestCase extends WebTestCase
         $this->client = self::createClient();
         $this->client->disableReboot();
         $this->client->useHtml5Parser(false); // nothing here reads HTML
+        $guesses = self::getContainer()->get('cache.rate_limiter');
+        self::assertInstanceOf(CacheItemPoolInterface::class, $guesses);
+        $guesses->clear(); // of the tests before
     }
 
     protected function signIn(string $who): void
