@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Hylognosis\Measure;
 
-/** A temperature of the air. */
+/** A temperature, of the air or of something that is made. */
 final readonly class Temperature
 {
     private function __construct(public float $celsius)
@@ -21,6 +21,16 @@ final readonly class Temperature
         }
 
         return new self($degrees);
+    }
+
+    /** @throws \InvalidArgumentException if nobody freezes or heats anything so: below −40 or above 1200 °C */
+    public static function ofProcess(float $degrees): self
+    {
+        return is_finite($degrees) && $degrees >= -40.0 && $degrees <= 1200.0
+            ? new self($degrees)
+            : throw new \InvalidArgumentException(
+                \sprintf('Between -40 and 1200 degrees Celsius; %s is none of that.', $degrees),
+            );
     }
 
     /** @throws \InvalidArgumentException if it is none the air near the ground ever had */
