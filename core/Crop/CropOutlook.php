@@ -33,8 +33,8 @@ final readonly class CropOutlook
 
     /**
      * @param array{none: float, poor: float, fair: float, good: float} $chances they add up to 1
-     * @param array{float, float, float} $amounts so much that less comes one, five and nine times of ten, in the base of
-     *                                            the unit
+     * @param array{float, float, float} $amounts so much that less comes one, five and nine times of ten, in the
+     *                                            base of the unit
      * @param list<CropPoint>            $points  what speaks for it, against it, and what is not known
      */
     private function __construct(public array $chances, public array $amounts, public array $points)

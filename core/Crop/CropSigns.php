@@ -52,6 +52,10 @@ final readonly class CropSigns
     public function hasBorne(): bool
     {
         return $this->hungBefore
-            || [] !== array_filter($this->takes, fn (Take $t): bool => $t->tree === $this->tree && $t->year < $this->year);
+            || [] !==
+                array_filter(
+                    $this->takes,
+                    fn (Take $t): bool => $t->tree === $this->tree && $t->year < $this->year,
+                );
     }
 }

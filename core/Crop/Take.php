@@ -9,7 +9,7 @@ final readonly class Take
 {
     /**
      * @param string         $tree   id of the tree
-     * @param float          $amount more than 0, in the base of the unit of the crop ({@see \Hylognosis\Measure\AmountUnit})
+     * @param float          $amount more than 0, in the base of the unit of the crop
      * @param CropGrade|null $grade  how much hung on it that year; null where nobody said
      */
     public function __construct(

@@ -12,7 +12,7 @@ final readonly class TimeSpan
     }
 
     /**
-     * @param string $text `20 min`, `1–2.5 h`, `3–10 d`, `2–4 weeks`, `6–12 months`; a hyphen may stand for the dash
+     * @param string $text `20 min`, `1–2.5 h`, `2–4 weeks`, `6–12 months`; a hyphen may stand for the dash
      *
      * @throws \InvalidArgumentException if it is none, or goes backwards
      */

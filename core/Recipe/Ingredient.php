@@ -9,7 +9,7 @@ final readonly class Ingredient
 {
     /**
      * @param float $times  so many times the weight of what goes into the step; more than 0
-     * @param bool  $beside it does not become part of it: water that is poured away, wool that is dyed, food that is seasoned
+     * @param bool  $beside it does not become part of it: water that is poured away, wool that is dyed
      */
     public function __construct(public string $name, public float $times, public bool $beside)
     {

@@ -40,7 +40,7 @@ final readonly class Recipe
     /**
      * The steps of one way through it.
      *
-     * @param list<string> $ways names of the branches taken, in the order of the partings; of one that is not named the first
+     * @param list<string> $ways names of the branches taken, in the order of the partings; else the first
      *
      * @return non-empty-list<Step>
      */

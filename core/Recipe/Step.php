@@ -16,8 +16,7 @@ final readonly class Step
      * @param TimeSpan|null                        $again  so often somebody looks, turns, or changes the water
      * @param array{Temperature, Temperature}|null $heat   from and to
      * @param list<Ingredient>                     $with
-     * @param array{float, float}|null             $left   of what went in, with what became part of it, so much comes out:
-     *                                                     shares, from and to
+     * @param array{float, float}|null             $left   of all that went in so much comes out: shares, from and to
      * @param string                               $vessel in what; empty: in nothing particular
      * @param string                               $until  how one knows that it is done
      * @param string                               $wrong  what goes wrong; may be empty

@@ -64,7 +64,7 @@ final readonly class CropOutlooks
     /**
      * @param list<Specimen> $trees held to be kinds of the flora
      *
-     * @return array<string, array<string, CropView>> by id of the tree and part; no entry where no crop is known to come
+     * @return array<string, array<string, CropView>> by id of the tree and part
      */
     public function of(Flora $flora, array $trees, User $reader): array
     {

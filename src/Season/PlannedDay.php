@@ -20,7 +20,8 @@ class PlannedDay
     /**
      * @param string                $id    made by whoever keeps it, so that sent twice it is kept once
      * @param string                $name  what it is for, in the keeper's words; may be empty
-     * @param array{sites: list<string>, hopes: list<string>, skip: list<string>, latitude: float|null, longitude: float|null} $asked
+     * @param array{sites: list<string>, hopes: list<string>, skip: list<string>, latitude: float|null,
+     *     longitude: float|null} $asked
      *                                     what the plan was asked for
      * @param list<string>          $trees tags, in the order they were to be walked when it was kept
      */

@@ -57,7 +57,7 @@ class Site
     #[ORM\Column(type: 'json', options: ['default' => '[]'])]
     public array $boundary = [];
 
-    /** @var array{}|array{float, float} where one goes in, longitude and latitude in degrees; empty where nobody has said */
+    /** @var array{}|array{float, float} where one goes in, longitude and latitude; empty where nobody has said */
     #[ORM\Column(type: 'json', options: ['default' => '[]'])]
     public array $entrance = [];
 

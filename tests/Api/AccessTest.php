@@ -121,6 +121,9 @@ final class AccessTest extends ApiTestCase
             ['id' => '{random}', 'event' => 'first-flower', 'on' => '2027-06-01'],
         ],
         'app_season_year_takeback' => ['instructors', '/api/events/{event}'],
+        'app_recipes_recipe_all' => ['readers', '/api/recipes'],
+        'app_recipes_recipe_document' => ['readers', '/api/recipes.json'],
+        'app_recipes_recipe_recipe' => ['readers', '/api/recipes/acorn-meal'],
         'app_season_crop_crops' => ['readers', '/api/specimens/{tree}/crops'],
         'app_season_crop_note' => [
             'people',

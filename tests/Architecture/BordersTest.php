@@ -27,6 +27,7 @@ final class BordersTest
         'Reason' => [],
         'Weather' => ['Measure'],
         'Season' => ['Flora', 'Measure', 'Weather'],
+        'Recipe' => ['Document', 'Measure'],
         'Crop' => ['Flora', 'Measure', 'Season', 'Weather'],
         'Examination' => ['Flora', 'Measure'],
         'Identification' => ['Examination', 'Flora', 'Measure', 'Reason', 'Season'],
@@ -91,6 +92,7 @@ final class BordersTest
             'Weather',
         ],
         'Hazards' => ['Library'],
+        'Recipes' => ['Account', 'Library', 'Storage', 'Web'],
         'Species' => ['Account', 'Clock', 'Harvest', 'Library', 'Storage', 'Web'],
         'Demo' => [
             'Account',

@@ -10,7 +10,7 @@ use Facebook\WebDriver\WebDriverBy;
 use PHPUnit\Framework\Attributes\After;
 use Symfony\Component\Uid\Uuid;
 
-/** The year with the real pages: what is dated moves what is expected, and what is looked at in summer is taken in winter. */
+/** The year with the real pages: dates move what is expected, and what is marked in summer is taken in winter. */
 final class YearTest extends BrowserTestCase
 {
     #[After]

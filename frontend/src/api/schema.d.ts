@@ -868,6 +868,55 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recipes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_recipes_recipe_all"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All of them as one document, as flora/schema/recipes.schema.json says. */
+        get: operations["get_app_recipes_recipe_document"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_recipes_recipe_recipe"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/health": {
         parameters: {
             query?: never;
@@ -3277,6 +3326,190 @@ export interface components {
             pixelsPerMillimetre?: number | null;
             /** @description it was taken away, and can be put back */
             removed: boolean;
+        };
+        /** @description A recipe, in a list. */
+        RecipeSummaryView: {
+            /** @description of the recipe */
+            id: string;
+            /** @description what is made */
+            name: string;
+            /** @description what for, as the floras name uses */
+            use: string;
+            /** @description parts it may be made of, as "taxon/part" */
+            of: string[];
+        };
+        /** @description A part something may be made of. */
+        RecipePartView: {
+            /** @description id of the kind */
+            taxon: string;
+            /** @description id of the part */
+            part: string;
+            /** @description common name of the kind */
+            name: string;
+            /** @description what the part is called */
+            label: string;
+        };
+        /** @description One of several ways to go on. */
+        WayView: {
+            /** @description what it is called */
+            name: string;
+            /** @description what it is chosen for */
+            when: string;
+        };
+        /** @description Where ways part. */
+        PartingView: {
+            /** @description so many steps come before */
+            after: number;
+            /** @description to choose from */
+            ways: components["schemas"]["WayView"][];
+            /** @description name of the one that is shown */
+            taken: string;
+        };
+        /** @enum {string} */
+        TimeUnit: "min" | "h" | "d" | "weeks" | "months";
+        /** @description How long something takes. */
+        SpanView: {
+            /**
+             * Format: float
+             * @description from so long
+             */
+            least: number;
+            /**
+             * Format: float
+             * @description to so long
+             */
+            most: number;
+            /** @description in this unit */
+            unit: components["schemas"]["TimeUnit"];
+        };
+        /** @description Something a step wants. */
+        IngredientView: {
+            /** @description what */
+            name: string;
+            /**
+             * Format: float
+             * @description so many times the weight of what goes into the step
+             */
+            times: number;
+            /** @description it does not become part of it */
+            beside: boolean;
+            /**
+             * Format: float
+             * @description grams; null where no weight was given
+             */
+            least?: number | null;
+            /**
+             * Format: float
+             * @description grams
+             */
+            most?: number | null;
+        };
+        /** @description One step. */
+        RecipeStepView: {
+            /** @description of the step */
+            name: string;
+            /** @description what is done */
+            do: string;
+            /** @description hands are at it so long */
+            takes?: components["schemas"]["SpanView"] | null;
+            /** @description it goes on by itself so long */
+            waits?: components["schemas"]["SpanView"] | null;
+            /** @description so often somebody looks after it */
+            again?: components["schemas"]["SpanView"] | null;
+            /**
+             * Format: float
+             * @description °C
+             */
+            heatLeast?: number | null;
+            /**
+             * Format: float
+             * @description °C
+             */
+            heatMost?: number | null;
+            /** @description what it wants */
+            with: components["schemas"]["IngredientView"][];
+            /**
+             * Format: float
+             * @description share of the weight that comes out, 0 to 1
+             */
+            leftLeast?: number | null;
+            /**
+             * Format: float
+             * @description the same
+             */
+            leftMost?: number | null;
+            /**
+             * Format: float
+             * @description grams that come out; null where no weight was given
+             */
+            outLeast?: number | null;
+            /**
+             * Format: float
+             * @description grams
+             */
+            outMost?: number | null;
+            /** @description in what */
+            vessel: string;
+            /** @description how one knows that it is done */
+            until: string;
+            /** @description what goes wrong */
+            wrong: string;
+            /** @description what must never be done */
+            never: string;
+        };
+        /** @description How long and where something keeps. */
+        KeepingView: {
+            /** @description in which form */
+            as: string;
+            /** @description so long */
+            for: components["schemas"]["SpanView"];
+            /** @description in what, and where */
+            where: string;
+            /** @description how one sees that it keeps no more */
+            spoils: string;
+        };
+        /** @description What people said it was good for: history, no advice. */
+        HistoryView: {
+            /** @description what was said */
+            says: string;
+            /** @description by whom */
+            who: string;
+        };
+        /** @description How something is made. */
+        RecipeView: {
+            /** @description of the recipe */
+            id: string;
+            /** @description what is made */
+            name: string;
+            /** @description what for, as the floras name uses */
+            use: string;
+            /** @description of this edition of it */
+            hash: string;
+            /** @description of which parts; those of the reader's flora */
+            of: components["schemas"]["RecipePartView"][];
+            /** @description what the first weight is of */
+            per: string;
+            /**
+             * Format: float
+             * @description that go in; null: none was given
+             */
+            grams?: number | null;
+            /** @description tools and vessels */
+            needs: string[];
+            /** @description where ways part */
+            partings: components["schemas"]["PartingView"][];
+            /** @description of the ways that are taken */
+            steps: components["schemas"]["RecipeStepView"][];
+            /** @description how long it keeps */
+            keeping: components["schemas"]["KeepingView"][];
+            /** @description what to mind */
+            cautions: string[];
+            /** @description in it */
+            allergens: string[];
+            /** @description what people said of it */
+            history: components["schemas"]["HistoryView"][];
+            /** @description where it is from */
+            sources: string[];
         };
         /** @description Requests of one day, or to one route. Times in milliseconds; medians and 95th percentiles are upper bounds of a class of time. */
         FiguresView: {
@@ -6618,6 +6851,93 @@ export interface operations {
             };
             /** @description There is no such thing, or it is covered. */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_recipes_recipe_all: {
+        parameters: {
+            query?: {
+                taxon?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The recipes there are. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeSummaryView"][];
+                };
+            };
+        };
+    };
+    get_app_recipes_recipe_document: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The document. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+        };
+    };
+    get_app_recipes_recipe_recipe: {
+        parameters: {
+            query?: {
+                "ways[]"?: unknown[];
+                grams?: number | null;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The recipe. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeView"];
+                };
+            };
+            /** @description No such recipe. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such weight. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -26,7 +26,8 @@ final readonly class PlanQuery
         #[Day] public ?string $day = null,
         #[Assert\Count(max: 50)] #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Uuid()]),]
         public array $sites = [],
-        #[Assert\Count(max: 50)] #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 160)]),]
+        #[Assert\Count(max: 50)]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 160)])]
         public array $hopes = [],
         #[Assert\Count(max: 200)] #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Uuid()]),]
         public array $skip = [],

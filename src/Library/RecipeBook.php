@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use Hylognosis\Document\DocumentError;
+use Hylognosis\Document\YamlText;
+use Hylognosis\Recipe\Recipe;
+use Hylognosis\Recipe\RecipeReader;
+use Psr\Cache\CacheItemPoolInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+
+/** All recipes there are, from flora/recipes. */
+final readonly class RecipeBook
+{
+    public function __construct(
+        #[Autowire('%kernel.project_dir%/flora/recipes')] private string $folder,
+        #[Autowire(service: 'cache.flora')] private CacheItemPoolInterface $cache,
+    ) {
+    }
+
+    /**
+     * @return array<string, Recipe> by id
+     *
+     * @throws DocumentError if a file is not as it should be, or two recipes go by one id
+     */
+    public function all(): array
+    {
+        $files = $this->files();
+        $state = hash(
+            'xxh128',
+            serialize(array_map(static fn (string $f): array => [$f, filemtime($f), filesize($f)], $files)),
+        );
+        $item = $this->cache->getItem('recipes'.$state);
+        /** @var array<string, Recipe>|null $kept */
+        $kept = $item->get();
+        if (null === $kept) {
+            $this->cache->save($item->set($kept = $this->read($files)));
+        }
+
+        return $kept;
+    }
+
+    public function find(string $id): ?Recipe
+    {
+        return $this->all()[$id] ?? null;
+    }
+
+    /** @return list<Recipe> that can be made of a kind */
+    public function ofTaxon(string $taxon): array
+    {
+        return array_values(
+            array_filter(
+                $this->all(),
+                static fn (Recipe $r): bool => [] !==
+                    array_filter($r->of, static fn (string $part): bool => str_starts_with($part, $taxon.'/')),
+            ),
+        );
+    }
+
+    /** @return array<mixed> all of them as one document, as they are exchanged */
+    public function document(): array
+    {
+        $document = [];
+        foreach ($this->files() as $file) {
+            $document += YamlText::ofFile($file);
+        }
+
+        return $document;
+    }
+
+    /** @return list<string> */
+    private function files(): array
+    {
+        $files = glob($this->folder.'/*.yaml');
+
+        return false === $files ? [] : $files;
+    }
+
+    /**
+     * @param list<string> $files
+     *
+     * @return array<string, Recipe>
+     */
+    private function read(array $files): array
+    {
+        $recipes = [];
+        foreach ($files as $file) {
+            foreach ((new RecipeReader())->read(YamlText::ofFile($file), basename($file)) as $id => $recipe) {
+                if (isset($recipes[$id])) {
+                    throw DocumentError::at(basename($file).'.'.$id, 'another recipe goes by that id.');
+                }
+                $recipes[$id] = $recipe;
+            }
+        }
+        uasort($recipes, static fn (Recipe $a, Recipe $b): int => $a->name <=> $b->name);
+
+        return $recipes;
+    }
+}
