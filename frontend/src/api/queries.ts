@@ -186,6 +186,18 @@ export const treeSeasonQuery = (id: string) =>
 export const treeCropsQuery = (id: string) =>
   queryOptions({ queryKey: ["tree", id, "crops"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/crops", ofTree(id))) });
 export const plannedDaysQuery = queryOptions({ queryKey: ["planned-days"], queryFn: () => unwrap(client.GET("/api/plan/days")) });
+export const recipesQuery = (taxon = "") =>
+  queryOptions({
+    queryKey: ["recipes", taxon],
+    queryFn: () => unwrap(client.GET("/api/recipes", { params: { query: taxon ? { taxon } : {} } })),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+export const recipeQuery = (id: string, ways: string[], grams: number | null) =>
+  queryOptions({
+    queryKey: ["recipe", id, ways, grams],
+    queryFn: () => unwrap(client.GET("/api/recipes/{id}", { params: { path: { id }, query: { "ways[]": ways, grams } } })),
+    placeholderData: (before) => before,
+  });
 export const phenologyQuery = queryOptions({ queryKey: ["phenology"], queryFn: () => unwrap(client.GET("/api/phenology")) });
 
 export const planQuery = (asked: PlanAsked) =>

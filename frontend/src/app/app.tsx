@@ -22,6 +22,8 @@ const Year = lazy(() => import("../features/year/year"));
 const PlanPage = lazy(() => import("../features/year/plan"));
 const Walk = lazy(() => import("../features/year/walk"));
 const Phenology = lazy(() => import("../features/year/phenology"));
+const Recipes = lazy(() => import("../features/recipes/index"));
+const RecipePage = lazy(() => import("../features/recipes/page"));
 const Tags = lazy(() => import("../features/trees/tags"));
 const Exchange = lazy(() => import("../features/exchange/exchange"));
 const Decision = lazy(() => import("../features/decision/decision"));
@@ -103,6 +105,8 @@ export function App() {
             <Route path="/plan" element={<PlanPage />} />
             <Route path="/plan/walk" element={<Walk />} />
             <Route path="/phenology" element={<Phenology />} />
+            <Route path="/recipes" element={<Recipes />} />
+            <Route path="/recipes/:id" element={<RecipePage />} />
             <Route path="/terms" element={<Terms />} />
             <Route path="/running" element={<Running />} />
             <Route path="/people" element={<People />} />

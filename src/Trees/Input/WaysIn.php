@@ -15,24 +15,24 @@ final readonly class WaysIn
      */
     public function __construct(
         #[Assert\Sequentially([
-                new Assert\Type('list'),
-                new Assert\Count(max: 2),
-                new Assert\All([
-                    new Assert\NotNull(), // the others take nothing for right
-                    new Assert\Type(['int', 'float']),
-                    new Assert\Range(min: -180, max: 180),
-                ]),
-            ]),]
+            new Assert\Type('list'),
+            new Assert\Count(max: 2),
+            new Assert\All([
+                new Assert\NotNull(), // the others take nothing for right
+                new Assert\Type(['int', 'float']),
+                new Assert\Range(min: -180, max: 180),
+            ]),
+        ])]
         public array $entrance,
         #[Assert\Sequentially([
-                new Assert\Type('list'),
-                new Assert\Count(max: 2),
-                new Assert\All([
-                    new Assert\NotNull(),
-                    new Assert\Type(['int', 'float']),
-                    new Assert\Range(min: -180, max: 180),
-                ]),
-            ]),]
+            new Assert\Type('list'),
+            new Assert\Count(max: 2),
+            new Assert\All([
+                new Assert\NotNull(),
+                new Assert\Type(['int', 'float']),
+                new Assert\Range(min: -180, max: 180),
+            ]),
+        ])]
         public array $car,
     ) {
     }

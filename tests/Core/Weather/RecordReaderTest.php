@@ -25,13 +25,13 @@ final class RecordReaderTest extends TestCase
         'c',
         'mm',
         'kmh',
-    ]),]
+    ])]
     #[TestWith([
         "\"DATE\",\"PRCP\",\"TMAX\",\"TMIN\",\"WSFG\"\n\"2026-03-01\",\"0.1\",\"46.4\",\"29.3\",\"22.369\"\n\"2026-03-02\",\"\",\"50\",\"32\",\"\"\n",
         'f',
         'in',
         'mph',
-    ]),]
+    ])]
     public function testUsualOrdersSignsAndUnits(string $file, string $temperature, string $rain, string $wind): void
     {
         $records = self::read($file, $temperature, $rain, $wind);

@@ -29,6 +29,9 @@ export default function SpeciesIndex() {
         <Link to={`/review/${flora.data.name}`} className="inline-flex min-h-11 items-center underline underline-offset-4">
           What the dangerous kinds never show
         </Link>
+        <Link to="/recipes" className="ml-5 inline-flex min-h-11 items-center underline underline-offset-4">
+          Recipes
+        </Link>
       </p>
       <ul>
         {taxa.map((t) => (

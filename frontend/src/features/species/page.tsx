@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
-import { taxonQuery, useSession } from "../../api/queries";
+import { recipesQuery, taxonQuery, useSession } from "../../api/queries";
 import { Glyph } from "../../plates/glyphs";
 import { Plate } from "../../plates/plate";
 import { Loading, Name, Trouble } from "../../ui/controls";
@@ -15,6 +15,7 @@ export default function SpeciesPage() {
   const { id = "" } = useParams();
   const flora = useSearchParams()[0].get("flora") ?? undefined;
   const taxon = useQuery(taxonQuery(id, flora));
+  const recipes = useQuery(recipesQuery(id));
   if (taxon.isPending) return <Loading what="the page" />;
   if (taxon.isError)
     return (
@@ -69,7 +70,7 @@ export default function SpeciesPage() {
           </header>
           <Hazards hazards={t.hazards} />
           {t.parts.map((p) => (
-            <PartSection key={p.id} part={p} flora={flora} />
+            <PartSection key={p.id} part={p} flora={flora} recipes={recipes.data?.filter((r) => r.of.includes(`${t.id}/${p.id}`)) ?? []} />
           ))}
           {taken.length > 0 && <Harvests harvests={t.harvests} />}
         </div>
@@ -134,7 +135,7 @@ function Hazards({ hazards }: { hazards: Hazard[] }) {
   );
 }
 
-function PartSection({ part, flora }: { part: Schemas["PartView"]; flora: string | undefined }) {
+function PartSection({ part, flora, recipes }: { part: Schemas["PartView"]; flora: string | undefined; recipes: Schemas["RecipeSummaryView"][] }) {
   if (part.harmful)
     return (
       <section className="mt-4">
@@ -187,6 +188,16 @@ function PartSection({ part, flora }: { part: Schemas["PartView"]; flora: string
             ))}
           </ul>
         </>
+      )}
+      {recipes.length > 0 && (
+        <p className="mt-2">
+          <span className="text-sm text-faded">Recipes</span>
+          {recipes.map((r) => (
+            <Link key={r.id} to={`/recipes/${r.id}`} className="ml-3 inline-flex min-h-11 items-center font-semibold underline underline-offset-4">
+              {r.name}
+            </Link>
+          ))}
+        </p>
       )}
       {part.preparation.length > 0 && (
         <>
