@@ -15,6 +15,10 @@ const UNITS: Record<Schemas["TimeUnit"], [string, string]> = {
 export const spanWords = (span: Span): string =>
   `${span.least === span.most ? span.most : `${span.least} to ${span.most}`} ${UNITS[span.unit][span.most === 1 ? 0 : 1]}`;
 
+/** How often: "every day", "every 12 hours". */
+export const everyWords = (span: Span): string =>
+  span.least === 1 && span.most === 1 ? `every ${UNITS[span.unit][0]}` : `every ${spanWords(span)}`;
+
 /** How hot, in the reader's degrees. */
 export function heatWords(least: number, most: number, imperial: boolean): string {
   const in_ = (c: number) => String(Math.round(imperial ? c * 1.8 + 32 : c)).replace("-", "−");
@@ -30,7 +34,7 @@ export function weightWords(grams: number, imperial: boolean): string {
     : grams >= 1000
       ? [grams / 1000, "kg"]
       : [grams, "g"];
-  return `${Number(value.toPrecision(value >= 100 ? 3 : 2)).toLocaleString("en-GB")} ${unit}`;
+  return `${Number(value.toPrecision(2)).toLocaleString("en-GB")} ${unit}`;
 }
 
 /** A weight that is not known to the gram. */

@@ -5,7 +5,7 @@ import type { Schemas } from "../../api/client";
 import { recipeQuery, useSession } from "../../api/queries";
 import { Button, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
 import { parseDecimal } from "../../words/numbers";
-import { heatWords, ingredientWords, leftWords, spanWords, USE, weightWords } from "../../words/recipe";
+import { everyWords, heatWords, ingredientWords, leftWords, spanWords, USE, weightWords } from "../../words/recipe";
 import { capital } from "../../words/text";
 
 const GRAMS = { metric: 1000, imperial: 453.59237 };
@@ -156,7 +156,7 @@ function StepOf({ step, number, imperial }: { step: Schemas["RecipeStepView"]; n
   const figures = [
     step.takes && `${capital(spanWords(step.takes))} of work`,
     step.waits && `wait ${spanWords(step.waits)}`,
-    step.again && `look after it every ${spanWords(step.again)}`,
+    step.again && `look after it ${everyWords(step.again)}`,
     step.heatLeast != null && step.heatMost != null && heatWords(step.heatLeast, step.heatMost, imperial),
     step.vessel && `in ${step.vessel}`,
   ].filter(Boolean);
