@@ -32,6 +32,7 @@ enum DeedKind: string
     case PictureRemoved = 'picture-removed';
     case Imported = 'imported';
     case CopyMade = 'copy-made';
+    case Recalled = 'recalled';
 
     public function words(): string
     {
@@ -61,6 +62,7 @@ enum DeedKind: string
             self::PictureRemoved => 'took away a picture of',
             self::Imported => 'brought in',
             self::CopyMade => 'made a copy of everything,',
+            self::Recalled => 'called back',
         };
     }
 }

@@ -8,6 +8,11 @@ use App\Account\Deed;
 use App\Account\Invitation;
 use App\Account\Role;
 use App\Account\User;
+use App\Batches\Batch;
+use App\Batches\BatchSource;
+use App\Batches\BatchStep;
+use App\Batches\BatchUnit;
+use App\Batches\Recall;
 use App\Examine\DecisionRecord;
 use App\Examine\Decisions;
 use App\Examine\ExaminationRecord;
@@ -152,6 +157,11 @@ final readonly class DemoSchool
                     Invitation::class,
                     SitePermission::class,
                     TreeEvent::class,
+                    BatchUnit::class,
+                    Recall::class,
+                    BatchStep::class,
+                    BatchSource::class,
+                    Batch::class,
                     CropNote::class,
                     PlannedDay::class,
                     StoredDay::class,

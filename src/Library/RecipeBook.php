@@ -59,12 +59,14 @@ final readonly class RecipeBook
         );
     }
 
-    /** @return array<mixed> all of them as one document, as they are exchanged */
+    /** @return array<string, array<string, mixed>> all of them as one document, as they are exchanged: by id */
     public function document(): array
     {
         $document = [];
         foreach ($this->files() as $file) {
-            $document += YamlText::ofFile($file);
+            /** @var array<string, array<string, mixed>> $recipes as the reader has found them to be */
+            $recipes = YamlText::ofFile($file);
+            $document += $recipes;
         }
 
         return $document;

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Season;
 
 use App\Account\User;
+use App\Batches\BatchPage;
+use App\Batches\BatchRepository;
 use App\Clock\SchoolClock;
 use App\Examine\ExaminationRepository;
 use App\Examine\Summaries;
@@ -50,6 +52,8 @@ final class TodayController extends ApiController
         private readonly FloraLibrary $library,
         private readonly SchoolClock $clock,
         private readonly DueToday $due,
+        private readonly BatchRepository $batches,
+        private readonly BatchPage $making,
     ) {
     }
 
@@ -86,6 +90,7 @@ final class TodayController extends ApiController
                 $this->due->of($user),
                 $this->due->weather(),
                 null === $place ? null : LessonOfDay::of($flora, $place->place(), DayOfYear::on($today)),
+                array_map($this->making->summary(...), $this->batches->running()),
             ),
         );
     }

@@ -77,9 +77,11 @@ final class BordersTest
             'Trees',
             'Web',
         ],
+        'Batches' => ['Account', 'Clock', 'Examine', 'Harvest', 'Library', 'Recipes', 'Storage', 'Trees', 'Web'],
         'Weather' => ['Account', 'Clock', 'Library', 'Storage', 'Trees', 'Web'],
         'Season' => [
             'Account',
+            'Batches',
             'Clock',
             'Examine',
             'Harvest',
@@ -97,6 +99,7 @@ final class BordersTest
         'Species' => ['Account', 'Clock', 'Harvest', 'Library', 'Storage', 'Web'],
         'Demo' => [
             'Account',
+            'Batches',
             'Clock',
             'Examine',
             'Harvest',

@@ -198,6 +198,14 @@ export const recipeQuery = (id: string, ways: string[], grams: number | null) =>
     queryFn: () => unwrap(client.GET("/api/recipes/{id}", { params: { path: { id }, query: { "ways[]": ways, grams } } })),
     placeholderData: (before) => before,
   });
+export const batchesQuery = queryOptions({ queryKey: ["batches"], queryFn: () => unwrap(client.GET("/api/batches")) });
+export const batchQuery = (id: string) =>
+  queryOptions({ queryKey: ["batch", id], queryFn: () => unwrap(client.GET("/api/batches/{id}", ofTree(id))) });
+export const freeHarvestsQuery = queryOptions({
+  queryKey: ["free-harvests"],
+  queryFn: () => unwrap(client.GET("/api/batches/harvests")),
+});
+export const recallsQuery = queryOptions({ queryKey: ["recalls"], queryFn: () => unwrap(client.GET("/api/recalls")) });
 export const phenologyQuery = queryOptions({ queryKey: ["phenology"], queryFn: () => unwrap(client.GET("/api/phenology")) });
 
 export const planQuery = (asked: PlanAsked) =>

@@ -256,6 +256,171 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_batches_batch_all"];
+        put?: never;
+        post: operations["post_app_batches_batch_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/harvests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Harvests of which something is left to be made into anything. */
+        get: operations["get_app_batches_batch_free"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_batches_batch_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/steps/{place}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The timer of a step begins where it is started; it is kept, whatever becomes of the machine. */
+        put: operations["put_app_batches_batch_step"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/units": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["post_app_batches_batch_label"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["post_app_batches_batch_end"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/units/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a code on a jar leads to: the batch, and through it the trees, the decisions, the people. */
+        get: operations["get_app_batches_batch_trace"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/units/{id}/given-to": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put_app_batches_batch_give"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/batches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything a tree ever went into. */
+        get: operations["get_app_batches_batch_oftree"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recalls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_batches_recall_all"];
+        put?: never;
+        /** Everything it touched, at once; nobody undoes it. */
+        post: operations["post_app_batches_recall_recall"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/demo/day": {
         parameters: {
             query?: never;
@@ -1660,6 +1825,96 @@ export interface components {
              */
             flora?: string | null;
         };
+        /** @description Something is to be made. */
+        NewBatch: {
+            /** @description made by whoever begins it, a UUID: sent twice it is begun once */
+            id: string;
+            /** @description what it is called */
+            name: string;
+            /** @description id of the recipe */
+            recipe: string;
+            /** @description names of the ways taken, in the order of the partings */
+            ways: string[];
+            /** @description harvest → percent of it that goes in */
+            sources: {
+                [key: string]: number;
+            };
+            /**
+             * Format: float
+             * @description that go in, as weighed
+             */
+            grams: number;
+        };
+        /** @description What became of a step. */
+        StepDone: {
+            /** @description it has begun; its timer runs */
+            started: boolean;
+            /**
+             * @description it is finished
+             * @default false
+             */
+            done?: boolean;
+            /**
+             * @description until somebody is to look after it; none: as the recipe says
+             * @default null
+             */
+            minutes?: number | null;
+            /**
+             * Format: float
+             * @description as weighed before
+             * @default null
+             */
+            gramsIn?: number | null;
+            /**
+             * Format: float
+             * @description as weighed after
+             * @default null
+             */
+            gramsOut?: number | null;
+            /**
+             * @description what was done otherwise, how it tasted, what was thrown away
+             * @default
+             */
+            note?: string;
+        };
+        /** @description Jars that are to be labelled. */
+        NewUnits: {
+            /** @description how many */
+            count: number;
+            /** @description what is in each, and how much */
+            contents: string;
+            /** @description day, YYYY-MM-DD */
+            bestBefore: string;
+        };
+        /** @description A batch comes to its end. */
+        EndBatch: {
+            /**
+             * @description it came to nothing
+             * @default false
+             */
+            givenUp?: boolean;
+            /**
+             * @description what to do otherwise next time
+             * @default
+             */
+            note?: string;
+        };
+        /** @description Who has it now. */
+        GivenTo: {
+            /** @description in words; empty: nobody but the school */
+            givenTo: string;
+        };
+        /** @enum {string} */
+        RecallOf: "tree" | "decision" | "examiner" | "flora-line" | "batch";
+        /** @description All that came of something is to be called back. */
+        NewRecall: {
+            /** @description what is doubted */
+            what: components["schemas"]["RecallOf"];
+            /** @description id of the tree, decision, person or batch; or "taxon/part" */
+            about: string;
+            /** @description why, in words */
+            because: string;
+        };
         /** @description The day the demo takes for today. */
         DemoDay: {
             /** @description the day the demo takes for today, YYYY-MM-DD */
@@ -2541,6 +2796,307 @@ export interface components {
             name: string;
             role: components["schemas"]["Role"];
         };
+        /** @enum {string} */
+        BatchState: "running" | "done" | "given-up";
+        /** @description Something that is made, in a list. */
+        BatchSummaryView: {
+            /** @description of it */
+            id: string;
+            /** @description what it is called */
+            name: string;
+            /** @description what the recipe makes */
+            recipeName: string;
+            /** @description how far it has come */
+            state: components["schemas"]["BatchState"];
+            /** @description day, YYYY-MM-DD */
+            begunOn: string;
+            /** @description who began it */
+            by: string;
+            /** @description the step it stands at; empty where all are done */
+            next: string;
+            /** @description when somebody is to look after it */
+            dueAt?: string | null;
+            /** @description that moment has come */
+            isDue: boolean;
+            /** @description jars */
+            units: number;
+            /** @description of them called back */
+            recalled: number;
+        };
+        /** @enum {string} */
+        BatchDoubt: "tree-doubted" | "another-kind" | "recalled";
+        /** @description A harvest something is made of. */
+        SourceView: {
+            /** @description id of the harvest */
+            harvest: string;
+            /** @description of it, percent; of one that could be used: what is left of it */
+            share: number;
+            /** @description of the harvest, in words */
+            amount: string;
+            /** @description day, YYYY-MM-DD */
+            takenOn: string;
+            /** @description who took it */
+            takenBy: string;
+            /** @description id of the kind */
+            taxon: string;
+            /** @description its common name */
+            name: string;
+            /** @description its scientific name */
+            latin: string;
+            /** @description id of the part */
+            part: string;
+            /** @description what the part is called */
+            label: string;
+            /** @description id of the tree */
+            tree: string;
+            /** @description tag of the tree */
+            tag: string;
+            /** @description name of the place */
+            site: string;
+            /** @description id of the decision it was cleared by */
+            decision: string;
+            /** @description day, YYYY-MM-DD */
+            decidedOn: string;
+            /** @description id of the examination */
+            examination: string;
+            /** @description who examined */
+            examiner: string;
+            /** @description why nothing of it may be labelled */
+            doubt?: components["schemas"]["BatchDoubt"] | null;
+        };
+        /** @enum {string} */
+        TimeUnit: "min" | "h" | "d" | "weeks" | "months";
+        /** @description How long something takes. */
+        SpanView: {
+            /**
+             * Format: float
+             * @description from so long
+             */
+            least: number;
+            /**
+             * Format: float
+             * @description to so long
+             */
+            most: number;
+            /** @description in this unit */
+            unit: components["schemas"]["TimeUnit"];
+        };
+        /** @description Something a step wants. */
+        IngredientView: {
+            /** @description what */
+            name: string;
+            /**
+             * Format: float
+             * @description so many times the weight of what goes into the step
+             */
+            times: number;
+            /** @description it does not become part of it */
+            beside: boolean;
+            /**
+             * Format: float
+             * @description grams; null where no weight was given
+             */
+            least?: number | null;
+            /**
+             * Format: float
+             * @description grams
+             */
+            most?: number | null;
+        };
+        /** @description One step. */
+        RecipeStepView: {
+            /** @description of the step */
+            name: string;
+            /** @description what is done */
+            do: string;
+            /** @description hands are at it so long */
+            takes?: components["schemas"]["SpanView"] | null;
+            /** @description it goes on by itself so long */
+            waits?: components["schemas"]["SpanView"] | null;
+            /** @description so often somebody looks after it */
+            again?: components["schemas"]["SpanView"] | null;
+            /**
+             * Format: float
+             * @description °C
+             */
+            heatLeast?: number | null;
+            /**
+             * Format: float
+             * @description °C
+             */
+            heatMost?: number | null;
+            /** @description what it wants */
+            with: components["schemas"]["IngredientView"][];
+            /**
+             * Format: float
+             * @description share of the weight that comes out, 0 to 1
+             */
+            leftLeast?: number | null;
+            /**
+             * Format: float
+             * @description the same
+             */
+            leftMost?: number | null;
+            /**
+             * Format: float
+             * @description grams that come out; null where no weight was given
+             */
+            outLeast?: number | null;
+            /**
+             * Format: float
+             * @description grams
+             */
+            outMost?: number | null;
+            /** @description in what */
+            vessel: string;
+            /** @description how one knows that it is done */
+            until: string;
+            /** @description what goes wrong */
+            wrong: string;
+            /** @description what must never be done */
+            never: string;
+        };
+        /** @description A step of the recipe, and what became of it. */
+        BatchStepView: {
+            /** @description in the way that is taken, from 0 */
+            place: number;
+            /** @description as the recipe has it, for the weight that went in */
+            step: components["schemas"]["RecipeStepView"];
+            /** @description moment, RFC 3339 */
+            startedAt?: string | null;
+            /** @description when somebody is to look after it */
+            dueAt?: string | null;
+            /** @description moment, RFC 3339 */
+            doneAt?: string | null;
+            /**
+             * Format: float
+             * @description as weighed before
+             */
+            gramsIn?: number | null;
+            /**
+             * Format: float
+             * @description as weighed after
+             */
+            gramsOut?: number | null;
+            /** @description what was done otherwise */
+            note: string;
+            /** @description who wrote it; empty while nobody has */
+            by: string;
+        };
+        /** @description How long and where something keeps. */
+        KeepingView: {
+            /** @description in which form */
+            as: string;
+            /** @description so long */
+            for: components["schemas"]["SpanView"];
+            /** @description in what, and where */
+            where: string;
+            /** @description how one sees that it keeps no more */
+            spoils: string;
+        };
+        /** @description A jar with its label. */
+        UnitView: {
+            /** @description of the jar */
+            id: string;
+            /** @description in its batch */
+            number: number;
+            /** @description what is in it, and how much */
+            contents: string;
+            /** @description day, YYYY-MM-DD */
+            madeOn: string;
+            /** @description day, YYYY-MM-DD */
+            bestBefore: string;
+            /** @description who has it now */
+            givenTo: string;
+            /** @description who labelled it */
+            by: string;
+            /** @description moment it was called back */
+            recalledAt?: string | null;
+            /** @description why */
+            recalledBecause: string;
+        };
+        /** @description Something that is made. */
+        BatchView: {
+            /** @description of it */
+            id: string;
+            /** @description what it is called */
+            name: string;
+            /** @description id of the recipe */
+            recipe: string;
+            /** @description what that makes */
+            recipeName: string;
+            /** @description hash of the edition that is followed */
+            edition: string;
+            /** @description the book has another edition by now, or none */
+            changed: boolean;
+            /** @description how far it has come */
+            state: components["schemas"]["BatchState"];
+            /** @description day, YYYY-MM-DD */
+            begunOn: string;
+            /** @description who began it */
+            by: string;
+            /** @description what to do otherwise next time */
+            note: string;
+            /** @description what went in */
+            per: string;
+            /**
+             * Format: float
+             * @description that went in
+             */
+            grams: number;
+            /** @description of which harvests */
+            sources: components["schemas"]["SourceView"][];
+            /** @description in their order */
+            steps: components["schemas"]["BatchStepView"][];
+            /** @description how long it keeps */
+            keeping: components["schemas"]["KeepingView"][];
+            /** @description for the label */
+            cautions: string[];
+            /** @description for the label */
+            allergens: string[];
+            /** @description jars */
+            units: components["schemas"]["UnitView"][];
+            /** @description why nothing of it may be labelled */
+            doubt?: components["schemas"]["BatchDoubt"] | null;
+            /** @description the reader may go on with it */
+            mayWork: boolean;
+            /** @description the reader may call it back */
+            mayRecall: boolean;
+        };
+        /** @description A jar that was called back. */
+        RecalledUnitView: {
+            /** @description id of the jar */
+            unit: string;
+            /** @description id of its batch */
+            batch: string;
+            /** @description what the batch is called */
+            name: string;
+            /** @description in its batch */
+            number: number;
+            /** @description what is in it */
+            contents: string;
+            /** @description who has it; empty: nobody but the school */
+            givenTo: string;
+        };
+        /** @description Something was called back, and all it touched. */
+        RecallView: {
+            /** @description of the recall */
+            id: string;
+            /** @description what is doubted */
+            what: components["schemas"]["RecallOf"];
+            /** @description in words */
+            about: string;
+            /** @description why */
+            because: string;
+            /** @description moment, RFC 3339 */
+            at: string;
+            /** @description who called it back */
+            by: string;
+            /** @description labels to pull */
+            units: components["schemas"]["RecalledUnitView"][];
+            /** @description that are not labelled any more */
+            batches: components["schemas"]["BatchSummaryView"][];
+        };
         /** @description What a position receiver says. */
         ReceiverView: {
             /** @description as they came */
@@ -3365,109 +3921,6 @@ export interface components {
             /** @description name of the one that is shown */
             taken: string;
         };
-        /** @enum {string} */
-        TimeUnit: "min" | "h" | "d" | "weeks" | "months";
-        /** @description How long something takes. */
-        SpanView: {
-            /**
-             * Format: float
-             * @description from so long
-             */
-            least: number;
-            /**
-             * Format: float
-             * @description to so long
-             */
-            most: number;
-            /** @description in this unit */
-            unit: components["schemas"]["TimeUnit"];
-        };
-        /** @description Something a step wants. */
-        IngredientView: {
-            /** @description what */
-            name: string;
-            /**
-             * Format: float
-             * @description so many times the weight of what goes into the step
-             */
-            times: number;
-            /** @description it does not become part of it */
-            beside: boolean;
-            /**
-             * Format: float
-             * @description grams; null where no weight was given
-             */
-            least?: number | null;
-            /**
-             * Format: float
-             * @description grams
-             */
-            most?: number | null;
-        };
-        /** @description One step. */
-        RecipeStepView: {
-            /** @description of the step */
-            name: string;
-            /** @description what is done */
-            do: string;
-            /** @description hands are at it so long */
-            takes?: components["schemas"]["SpanView"] | null;
-            /** @description it goes on by itself so long */
-            waits?: components["schemas"]["SpanView"] | null;
-            /** @description so often somebody looks after it */
-            again?: components["schemas"]["SpanView"] | null;
-            /**
-             * Format: float
-             * @description °C
-             */
-            heatLeast?: number | null;
-            /**
-             * Format: float
-             * @description °C
-             */
-            heatMost?: number | null;
-            /** @description what it wants */
-            with: components["schemas"]["IngredientView"][];
-            /**
-             * Format: float
-             * @description share of the weight that comes out, 0 to 1
-             */
-            leftLeast?: number | null;
-            /**
-             * Format: float
-             * @description the same
-             */
-            leftMost?: number | null;
-            /**
-             * Format: float
-             * @description grams that come out; null where no weight was given
-             */
-            outLeast?: number | null;
-            /**
-             * Format: float
-             * @description grams
-             */
-            outMost?: number | null;
-            /** @description in what */
-            vessel: string;
-            /** @description how one knows that it is done */
-            until: string;
-            /** @description what goes wrong */
-            wrong: string;
-            /** @description what must never be done */
-            never: string;
-        };
-        /** @description How long and where something keeps. */
-        KeepingView: {
-            /** @description in which form */
-            as: string;
-            /** @description so long */
-            for: components["schemas"]["SpanView"];
-            /** @description in what, and where */
-            where: string;
-            /** @description how one sees that it keeps no more */
-            spoils: string;
-        };
         /** @description What people said it was good for: history, no advice. */
         HistoryView: {
             /** @description what was said */
@@ -4025,6 +4478,8 @@ export interface components {
             weather: components["schemas"]["WeatherNoteView"][];
             /** @description a pair to learn to tell apart */
             lesson?: components["schemas"]["LessonView"] | null;
+            /** @description what is being made */
+            making: components["schemas"]["BatchSummaryView"][];
         };
         /** @enum {string} */
         Phenophase: "leafless" | "leafing" | "in-leaf" | "flowering" | "fruiting";
@@ -5409,6 +5864,573 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    get_app_batches_batch_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is made, and was. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchSummaryView"][];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not stand so that this can be done; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_batches_batch_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewBatch"];
+            };
+        };
+        responses: {
+            /** @description What is made. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not stand so that this can be done; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_batches_batch_free: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The harvests, each with the share that is left. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceView"][];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not stand so that this can be done; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_batches_batch_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is made. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not stand so that this can be done; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_batches_batch_step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepDone"];
+            };
+        };
+        responses: {
+            /** @description What is made. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not stand so that this can be done; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_batches_batch_label: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewUnits"];
+            };
+        };
+        responses: {
+            /** @description What is made. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not stand so that this can be done; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_batches_batch_end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EndBatch"];
+            };
+        };
+        responses: {
+            /** @description What was made. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not stand so that this can be done; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_batches_batch_trace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What it is of. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not stand so that this can be done; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_batches_batch_give: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GivenTo"];
+            };
+        };
+        responses: {
+            /** @description What it is of. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not stand so that this can be done; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_batches_batch_oftree: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was made of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchSummaryView"][];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not stand so that this can be done; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_batches_recall_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was called back, the last first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecallView"][];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_batches_recall_recall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRecall"];
+            };
+        };
+        responses: {
+            /** @description What was called back, the last first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecallView"][];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

@@ -24,6 +24,11 @@ const Walk = lazy(() => import("../features/year/walk"));
 const Phenology = lazy(() => import("../features/year/phenology"));
 const Recipes = lazy(() => import("../features/recipes/index"));
 const RecipePage = lazy(() => import("../features/recipes/page"));
+const Batches = lazy(() => import("../features/batches/index"));
+const BeginBatch = lazy(() => import("../features/batches/begin"));
+const BatchPage = lazy(() => import("../features/batches/batch"));
+const BatchLabels = lazy(() => import("../features/batches/labels"));
+const Recalls = lazy(() => import("../features/batches/recalls"));
 const Tags = lazy(() => import("../features/trees/tags"));
 const Exchange = lazy(() => import("../features/exchange/exchange"));
 const Decision = lazy(() => import("../features/decision/decision"));
@@ -107,6 +112,12 @@ export function App() {
             <Route path="/phenology" element={<Phenology />} />
             <Route path="/recipes" element={<Recipes />} />
             <Route path="/recipes/:id" element={<RecipePage />} />
+            <Route path="/batches" element={<Batches />} />
+            <Route path="/batches/new" element={<BeginBatch />} />
+            <Route path="/batches/:id" element={<BatchPage />} />
+            <Route path="/batches/:id/labels" element={<BatchLabels />} />
+            <Route path="/jars/:id" element={<BatchPage unit />} />
+            <Route path="/recalls" element={<Recalls />} />
             <Route path="/terms" element={<Terms />} />
             <Route path="/running" element={<Running />} />
             <Route path="/people" element={<People />} />

@@ -16,8 +16,7 @@ export const spanWords = (span: Span): string =>
   `${span.least === span.most ? span.most : `${span.least} to ${span.most}`} ${UNITS[span.unit][span.most === 1 ? 0 : 1]}`;
 
 /** How often: "every day", "every 12 hours". */
-export const everyWords = (span: Span): string =>
-  span.least === 1 && span.most === 1 ? `every ${UNITS[span.unit][0]}` : `every ${spanWords(span)}`;
+export const everyWords = (span: Span): string => (span.least === 1 && span.most === 1 ? `every ${UNITS[span.unit][0]}` : `every ${spanWords(span)}`);
 
 /** How hot, in the reader's degrees. */
 export function heatWords(least: number, most: number, imperial: boolean): string {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Season\View;
 
+use App\Batches\View\BatchSummaryView;
 use App\Examine\View\ExaminationSummaryView;
 use App\Harvest\View\HarvestView;
 
@@ -22,6 +23,7 @@ final readonly class TodayView
      * @param list<DueView>                $due      what own trees call for, at all places
      * @param list<WeatherNoteView>        $weather  of the last days, where it matters
      * @param LessonView|null              $lesson   a pair to learn to tell apart
+     * @param list<BatchSummaryView>       $making   what is being made
      */
     public function __construct(
         public string $today,
@@ -35,6 +37,7 @@ final readonly class TodayView
         public array $due,
         public array $weather,
         public ?LessonView $lesson,
+        public array $making,
     ) {
     }
 }

@@ -1,12 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
-import type { Schemas } from "../../api/client";
 import { recipeQuery, useSession } from "../../api/queries";
 import { Button, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
 import { parseDecimal } from "../../words/numbers";
-import { everyWords, heatWords, ingredientWords, leftWords, spanWords, USE, weightWords } from "../../words/recipe";
+import { spanWords, USE, weightWords } from "../../words/recipe";
 import { capital } from "../../words/text";
+import { StepOf } from "./step";
 
 const GRAMS = { metric: 1000, imperial: 453.59237 };
 
@@ -149,39 +149,6 @@ export default function RecipePage() {
         Print it
       </Button>
     </article>
-  );
-}
-
-function StepOf({ step, number, imperial }: { step: Schemas["RecipeStepView"]; number: number; imperial: boolean }) {
-  const figures = [
-    step.takes && `${capital(spanWords(step.takes))} of work`,
-    step.waits && `wait ${spanWords(step.waits)}`,
-    step.again && `look after it ${everyWords(step.again)}`,
-    step.heatLeast != null && step.heatMost != null && heatWords(step.heatLeast, step.heatMost, imperial),
-    step.vessel && `in ${step.vessel}`,
-  ].filter(Boolean);
-  const inside = step.with.filter((i) => !i.beside);
-  const beside = step.with.filter((i) => i.beside);
-  return (
-    <div className="grid grid-cols-[2rem_1fr] gap-x-2" data-step={step.name}>
-      <span className="figures text-lg font-bold">{number}</span>
-      <div>
-        <h3 className="font-bold">{step.name}</h3>
-        <p className="text-sm text-faded">{capital(figures.join(" · "))}</p>
-        {inside.length > 0 && <p className="font-semibold">With {inside.map((i) => ingredientWords(i, imperial)).join("; ")}.</p>}
-        {beside.length > 0 && <p className="text-sm">Besides: {beside.map((i) => ingredientWords(i, imperial)).join("; ")}.</p>}
-        <p>{step.do}</p>
-        <p>
-          <strong>Until</strong> {step.until}. <span className="text-faded">{leftWords(step, imperial)}</span>
-        </p>
-        {step.wrong && <p className="text-sm">Goes wrong: {step.wrong}</p>}
-        {step.never && (
-          <p className="mt-1 border-l-4 border-berry pl-2 font-semibold">
-            <span className="text-berry">Never.</span> {step.never}
-          </p>
-        )}
-      </div>
-    </div>
   );
 }
 

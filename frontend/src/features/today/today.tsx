@@ -6,6 +6,7 @@ import { Loading, Name, Trouble } from "../../ui/controls";
 import { GATE_TONE, GATE_WORD, type GateState } from "../../words/gate";
 import { capital, dayWords } from "../../words/text";
 import { weatherWords } from "../../words/year";
+import { BatchLine } from "../batches/index";
 import { GateFigure } from "../gate/figure";
 
 export default function Today() {
@@ -79,6 +80,13 @@ export default function Today() {
               </li>
             </Section>
           )}
+          {t.making.length > 0 && (
+            <Section title="In the making">
+              {t.making.map((b) => (
+                <BatchLine key={b.id} b={b} />
+              ))}
+            </Section>
+          )}
           {t.waiting.length > 0 && (
             <Section title="Waits for a second look" note="A deadly look-alike calls for two. Do not read the first scores; look for yourself.">
               {t.waiting.map((e) => (
@@ -148,6 +156,14 @@ export default function Today() {
               </li>
             ))}
           </Section>
+          <p>
+            <Link to="/batches" className="inline-flex min-h-11 items-center underline">
+              In the making
+            </Link>
+            <Link to="/recipes" className="ml-4 inline-flex min-h-11 items-center underline">
+              Recipes
+            </Link>
+          </p>
           <Section title="Last harvests" empty="Nothing has been taken yet." count={t.harvests.length}>
             {t.harvests.map((h) => (
               <li key={h.id} className="rule-b py-1.5">

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Batches;
+
+use App\Harvest\HarvestRecord;
+use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Uid\Uuid;
+
+/** A harvest, or a share of one, that went into a batch. */
+#[ORM\Entity]
+#[ORM\Table(name: 'batch_source')]
+#[ORM\UniqueConstraint(name: 'batch_source_once', columns: ['batch_id', 'harvest_id'])]
+class BatchSource
+{
+    #[ORM\Id]
+    #[ORM\Column(length: 36)]
+    public readonly string $id;
+
+    /** @param int $share of the harvest, percent, 1 to 100 */
+    public function __construct(
+        #[ORM\ManyToOne(inversedBy: 'sources')] #[ORM\JoinColumn(nullable: false)] public readonly Batch $batch,
+        #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false)] public readonly HarvestRecord $harvest,
+        #[ORM\Column] public readonly int $share,
+    ) {
+        $this->id = Uuid::v7()->toRfc4122();
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Batches;
+
+/** How far something that is made has come. */
+enum BatchState: string
+{
+    case Running = 'running';
+    case Done = 'done';
+    case GivenUp = 'given-up';
+}
