@@ -19,19 +19,20 @@ final readonly class Weighed
     /**
      * @param non-empty-list<Step> $steps one after the other
      * @param float                $grams that go into the first; more than 0
+     * @param array<int, float>    $known grams that were weighed after a step, by its place: they go on from there
      *
      * @return non-empty-list<self>
      *
      * @throws \InvalidArgumentException if nothing goes in
      */
-    public static function through(array $steps, float $grams): array
+    public static function through(array $steps, float $grams, array $known = []): array
     {
         if ($grams <= 0.0 || !is_finite($grams)) {
             throw new \InvalidArgumentException('Something has to go in.');
         }
         $in = [$grams, $grams];
         $weighed = [];
-        foreach ($steps as $step) {
+        foreach ($steps as $place => $step) {
             $with = [];
             [$least, $most] = $in;
             foreach ($step->with as $ingredient) {
@@ -42,7 +43,9 @@ final readonly class Weighed
                     $most += $to;
                 }
             }
-            $out = [$least * ($step->left[0] ?? 1.0), $most * ($step->left[1] ?? 1.0)];
+            $out = isset($known[$place])
+                ? [$known[$place], $known[$place]]
+                : [$least * ($step->left[0] ?? 1.0), $most * ($step->left[1] ?? 1.0)];
             $weighed[] = new self($step, $in, $with, $out);
             $in = $out;
         }

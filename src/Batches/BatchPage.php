@@ -33,7 +33,13 @@ final readonly class BatchPage
     public function of(Batch $batch, User $reader): BatchView
     {
         $recipe = $batch->recipe();
-        $drawn = RecipePage::of($recipe, $this->library->flora($reader->flora), $batch->ways, $batch->grams);
+        $weighed = [];
+        foreach ($batch->steps as $step) {
+            if (null !== $step->gramsOut) {
+                $weighed[$step->place] = $step->gramsOut;
+            }
+        }
+        $drawn = RecipePage::of($recipe, $this->library->flora($reader->flora), $batch->ways, $batch->grams, $weighed);
 
         return new BatchView(
             $batch->id,

@@ -10,6 +10,7 @@ use App\Account\Role;
 use App\Account\User;
 use App\Batches\Batch;
 use App\Batches\BatchSource;
+use App\Batches\BatchState;
 use App\Batches\BatchStep;
 use App\Batches\BatchUnit;
 use App\Batches\Recall;
@@ -24,6 +25,7 @@ use App\Harvest\HarvestRecord;
 use App\Library\FloraEdition;
 use App\Library\FloraLibrary;
 use App\Library\NeverReview;
+use App\Library\RecipeBook;
 use App\Map\BaseMap;
 use App\Pictures\Album;
 use App\Pictures\Picture;
@@ -50,6 +52,7 @@ use App\Trees\TreeMeasure;
 use App\Weather\StoredDay;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Crop\CropGrade;
+use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
 use Hylognosis\Document\YamlText;
 use Hylognosis\Examination\Certainty;
@@ -81,6 +84,7 @@ final readonly class DemoSchool
         private Decisions $decisions,
         private TreeIdentities $identities,
         private Album $album,
+        private RecipeBook $book,
         #[Autowire('%kernel.project_dir%/demo/school.yaml')] private string $file,
     ) {
     }
@@ -386,6 +390,9 @@ final readonly class DemoSchool
                 ),
             );
         }
+        foreach ($school->children('batches') as $node) {
+            $this->entities->persist($this->batch($node, $people));
+        }
         foreach ($school->children('pictures') as $node) {
             $this->settings->put(DemoClock::DAY, $node->text('day'));
             $this->entities->flush();
@@ -529,5 +536,68 @@ final readonly class DemoSchool
         $point = $node->has($key) ? $node->children($key) : [];
 
         return isset($point[1]) ? [$point[0]->asNumber(-180, 180), $point[1]->asNumber(-90, 90)] : [];
+    }
+
+    /** @param array<string, User> $people */
+    private function batch(Node $node, array $people): Batch
+    {
+        $id = $node->text('recipe');
+        $recipe = $this->book->find($id) ?? throw DocumentError::at($node->path, 'there is no such recipe.');
+        $begun = CalendarDay::parse($node->text('on'));
+        $by = $people[$node->text('by')];
+        $batch = new Batch(
+            Uuid::v7()->toRfc4122(),
+            $node->text('name'),
+            $id,
+            $recipe->hash,
+            $this->book->document()[$id],
+            $node->texts('ways'),
+            $node->number('grams', 1, 1e6),
+            $begun,
+            $begun->modify('14:00'),
+            $by,
+        );
+        $harvest = $this->entities->getRepository(HarvestRecord::class)->findOneBy([
+            'takenOn' => CalendarDay::parse($node->text('of')),
+        ]);
+        $batch->sources->add(
+            new BatchSource(
+                $batch,
+                $harvest ?? throw DocumentError::at($node->path, 'nothing was taken that day.'),
+                $node->integer('share', 1, 100),
+            ),
+        );
+        foreach ($node->children('steps') as $place => $told) {
+            $step = new BatchStep($batch, $place, $by);
+            $step->startedAt = CalendarDay::parse($told->text('from'))->modify('15:00');
+            $step->doneAt = $told->has('to') ? CalendarDay::parse($told->text('to'))->modify('17:00') : null;
+            $step->dueAt = $told->has('due') ? CalendarDay::parse($told->text('due'))->modify('07:00') : null;
+            $step->gramsIn = $told->has('in') ? $told->number('in', 0, 1e6) : null;
+            $step->gramsOut = $told->has('out') ? $told->number('out', 0, 1e6) : null;
+            $step->note = $told->optionalText('note');
+            $batch->steps->add($step);
+        }
+        $jars = $node->has('jars') ? $node->child('jars') : null;
+        for ($i = 1; null !== $jars && $i <= $jars->integer('count', 1, 50); ++$i) {
+            $made = CalendarDay::parse($jars->text('on'));
+            $unit = new BatchUnit(
+                $batch,
+                $i,
+                $jars->text('contents'),
+                $made,
+                CalendarDay::parse($jars->text('best_before')),
+                $made->modify('18:00'),
+                $by,
+            );
+            $unit->givenTo = $jars->texts('given_to')[$i - 1] ?? '';
+            $batch->units->add($unit);
+        }
+        if ($node->has('note')) {
+            $batch->state = BatchState::Done;
+            $batch->note = $node->text('note');
+            $batch->endedAt = $begun->modify('+60 days');
+        }
+
+        return $batch;
     }
 }

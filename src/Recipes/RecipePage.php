@@ -28,11 +28,12 @@ final readonly class RecipePage
     /**
      * @param list<string> $ways  names of the ways taken, in the order of the partings
      * @param float|null   $grams that go in
+     * @param array<int, float> $known grams that were weighed after a step
      */
-    public static function of(Recipe $recipe, Flora $flora, array $ways, ?float $grams): RecipeView
+    public static function of(Recipe $recipe, Flora $flora, array $ways, ?float $grams, array $known = []): RecipeView
     {
         $steps = $recipe->way($ways);
-        $weighed = null === $grams ? null : Weighed::through($steps, $grams);
+        $weighed = null === $grams ? null : Weighed::through($steps, $grams, $known);
 
         return new RecipeView(
             $recipe->id,

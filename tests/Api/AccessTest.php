@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Tests\Api;
 
 use App\Account\UserRepository;
+use App\Batches\Batch;
+use App\Batches\BatchUnit;
 use App\Season\CropNote;
 use App\Season\PlannedDay;
 use App\Season\TreeEvent;
@@ -16,7 +18,11 @@ use Symfony\Component\Uid\Uuid;
 /** Every address by everybody. An address nobody put into the list is a failure. */
 final class AccessTest extends ApiTestCase
 {
-    /** Who gets in where; the address and the body are such that nothing but the person could be wrong. */
+    /**
+     * Who gets in where; the address and the body are such that nothing but the person could be wrong.
+     *
+     * @var array<string, array{0: string, 1: string, 2?: array<string, mixed>|string}>
+     */
     private const WHO = [
         'openapi' => ['everybody', '/api/openapi.json'],
         'shell' => ['everybody', '/examine'],
@@ -121,6 +127,37 @@ final class AccessTest extends ApiTestCase
             ['id' => '{random}', 'event' => 'first-flower', 'on' => '2027-06-01'],
         ],
         'app_season_year_takeback' => ['instructors', '/api/events/{event}'],
+        'app_batches_batch_all' => ['readers', '/api/batches'],
+        'app_batches_batch_free' => ['readers', '/api/batches/harvests'],
+        'app_batches_batch_begin' => [
+            'people',
+            '/api/batches',
+            [
+                'id' => '{random}',
+                'name' => 'Syrup',
+                'recipe' => 'elderflower-cordial',
+                'ways' => [],
+                'sources' => ['{harvest}' => 1],
+                'grams' => 200,
+            ],
+        ],
+        'app_batches_batch_show' => ['readers', '/api/batches/{batch}'],
+        'app_batches_batch_step' => ['people', '/api/batches/{batch}/steps/0', ['started' => true]],
+        'app_batches_batch_label' => [
+            'people',
+            '/api/batches/{batch}/units',
+            ['count' => 1, 'contents' => 'Syrup', 'bestBefore' => '2028-06-01'],
+        ],
+        'app_batches_batch_end' => ['people', '/api/batches/{batch}/end', ['note' => 'More lemon.']],
+        'app_batches_batch_trace' => ['readers', '/api/units/{unit}'],
+        'app_batches_batch_give' => ['people', '/api/units/{unit}/given-to', ['givenTo' => 'the kitchen']],
+        'app_batches_batch_oftree' => ['readers', '/api/specimens/{tree}/batches'],
+        'app_batches_recall_all' => ['readers', '/api/recalls'],
+        'app_batches_recall_recall' => [
+            'instructors',
+            '/api/recalls',
+            ['what' => 'tree', 'about' => '{other}', 'because' => 'The leaf looks odd.'],
+        ],
         'app_recipes_recipe_all' => ['readers', '/api/recipes'],
         'app_recipes_recipe_document' => ['readers', '/api/recipes.json'],
         'app_recipes_recipe_recipe' => ['readers', '/api/recipes/acorn-meal'],
@@ -302,7 +339,15 @@ final class AccessTest extends ApiTestCase
         return str_repeat('F', 32);
     }
 
-    /** @param class-string<TreeEvent|CropNote|PlannedDay> $what */
+    private function harvestOf(string $tag): string
+    {
+        $free = $this->call('GET', '/api/batches/harvests');
+        $id = array_column($free, 'harvest', 'tag')[$tag] ?? null;
+
+        return \is_string($id) ? $id : self::fail('Nothing is left of '.$tag);
+    }
+
+    /** @param class-string<TreeEvent|CropNote|PlannedDay|Batch|BatchUnit> $what */
     private function oneOf(string $what, string $who): string
     {
         $found = self::getContainer()
@@ -349,6 +394,9 @@ final class AccessTest extends ApiTestCase
             '{secret}' => basename(self::text($link(), 'path')),
             '{renewal}' => basename(self::text($renewal, 'path')),
             '{random}' => Uuid::v4()->toRfc4122(),
+            '{harvest}' => $this->harvestOf('M-01'),
+            '{batch}' => $this->oneOf(Batch::class, 'marta'),
+            '{unit}' => $this->oneOf(BatchUnit::class, 'jonas'),
             '{note}' => $this->oneOf(CropNote::class, 'marta'),
             '{planned}' => $this->oneOf(PlannedDay::class, 'marta'),
             '{other}' => $this->tree('M-02'),

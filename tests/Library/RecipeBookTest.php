@@ -141,6 +141,8 @@ final class RecipeBookTest extends TestCase
             1e-9,
             'a tenth of oil comes in, a tenth of all is lost',
         );
+        $known = Weighed::through($recipe->way(['Hot']), 1000, [0 => 600.0]);
+        self::assertEqualsWithDelta([594.0, 594.0], $known[1]->out, 1e-9, 'from what was weighed');
         $this->expectException(\InvalidArgumentException::class);
         Weighed::through($recipe->way(), 0);
     }
