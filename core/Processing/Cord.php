@@ -10,7 +10,10 @@ use Hylognosis\Measure\Mass;
 /** Cord laid by hand of plant fibre: how long it gets, how much it takes. */
 final readonly class Cord
 {
-    /** Grams in a cubic centimetre of cellulose fibre. Handbooks of textile fibres give 1.5 (memory); bast holds some air. */
+    /**
+     * Grams in a cubic centimetre of cellulose fibre. Handbooks of textile fibres give 1.5 (memory); bast holds some
+     * air.
+     */
     private const DENSITY = 1.4;
     /** Share of the round that is fibre: loosely laid, and hard. Common practice. */
     private const PACKED = [0.5, 0.7];

@@ -79,8 +79,8 @@ final readonly class Firewood
     }
 
     /**
-     * Kilowatt-hours that a kilogram gives where the steam goes up the chimney (lower heating value); 0 where it is too wet to
-     * burn.
+     * Kilowatt-hours that a kilogram gives where the steam goes up the chimney (lower heating value); 0 where it is too
+     * wet to burn.
      */
     public static function heatOfAKilogram(Moisture $moisture, bool $resinous = false): float
     {

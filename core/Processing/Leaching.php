@@ -7,8 +7,8 @@ namespace Hylognosis\Processing;
 use Hylognosis\Measure\Mass;
 
 /**
- * Bitterness that goes with the water. Each change leaves at the best the share of water that the meal holds back: what is
- * dissolved spreads evenly. What is not dissolved yet stays, which is why the tongue decides and not this.
+ * Bitterness that goes with the water. Each change leaves at the best the share of water that the meal holds back: what
+ * is dissolved spreads evenly. What is not dissolved yet stays, which is why the tongue decides and not this.
  *
  * Source: balance of mass; the days are common practice.
  */

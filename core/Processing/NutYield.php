@@ -7,7 +7,10 @@ namespace Hylognosis\Processing;
 use Hylognosis\Measure\Mass;
 use Hylognosis\Measure\Proportion;
 
-/** Kernels to come from nuts: the share that was sound among those looked at, times the share of a sound one that is kernel. */
+/**
+ * Kernels to come from nuts: the share that was sound among those looked at, times the share of a sound one that is
+ * kernel.
+ */
 final readonly class NutYield
 {
     /** @param array{Mass, Mass} $interval nineteen times of twenty it lies between, as far as the count goes */

@@ -7,8 +7,8 @@ namespace Hylognosis\Processing;
 use Hylognosis\Measure\Mass;
 
 /**
- * Jelly, jam and syrup: fruit or juice and sugar, boiled until so much of it is dissolved. Jelly sets and keeps at about 65 %
- * (common practice; it boils then some 4.5 °C above where water boils that day).
+ * Jelly, jam and syrup: fruit or juice and sugar, boiled until so much of it is dissolved. Jelly sets and keeps at
+ * about 65 % (common practice; it boils then some 4.5 °C above where water boils that day).
  */
 final readonly class Preserve
 {
@@ -24,10 +24,10 @@ final readonly class Preserve
     }
 
     /**
-     * @param float $soluble share of the fruit that is dissolved already, as a refractometer tells it: juice 0.08 to 0.14
+     * @param float $soluble share of the fruit that is dissolved already, by a refractometer: juice 0.08 to 0.14
      * @param float $share   of all that shall be dissolved in the end
      *
-     * @throws \InvalidArgumentException unless 0 ≤ soluble < 0.9 and 0 < share < 0.9, and something is there to dissolve
+     * @throws \InvalidArgumentException unless 0 ≤ soluble < 0.9 and 0 < share < 0.9, and there is something
      */
     public static function of(Mass $fruit, float $soluble, Mass $sugar, float $share = self::SETS_AT): self
     {

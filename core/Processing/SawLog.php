@@ -28,7 +28,9 @@ final readonly class SawLog
         }
     }
 
-    /** Both ends’ areas, meaned, times the length. Smalian; Avery & Burkhart (memory). Too much where the butt flares. */
+    /**
+     * Both ends’ areas, meaned, times the length. Smalian; Avery & Burkhart (memory). Too much where the butt flares.
+     */
     public function smalian(): Volume
     {
         return Volume::ofCubicMetres(
@@ -43,8 +45,8 @@ final readonly class SawLog
     }
 
     /**
-     * Board feet by Doyle’s rule, ((D − 4)/4)² L with the top diameter in inches and the length in feet: too little for thin
-     * logs (Avery & Burkhart; memory).
+     * Board feet by Doyle’s rule, ((D − 4)/4)² L with the top diameter in inches and the length in feet: too little for
+     * thin logs (Avery & Burkhart; memory).
      */
     public function doyle(): float
     {
@@ -54,8 +56,8 @@ final readonly class SawLog
     }
 
     /**
-     * Board feet by the international rule for a kerf of a quarter inch: 0.905 (0.22 D² − 0.71 D) for each four feet, the
-     * log half an inch thicker with each of them (Avery & Burkhart; memory). What is left over counts by its share.
+     * Board feet by the international rule for a kerf of a quarter inch: 0.905 (0.22 D² − 0.71 D) for each four feet,
+     * the log half an inch thicker with each of them (Avery & Burkhart; memory). What is left over counts by its share.
      */
     public function international(): float
     {

@@ -13,7 +13,7 @@ final readonly class Shrinkage
     private const FIBRE_SATURATION = 0.3;
 
     /**
-     * @param float $green share it shrinks by from green to dry in that direction: across the rings (radial) some 0.02 to 0.08,
+     * @param float $green share it shrinks by from green to dry in that direction: across the rings some 0.02 to 0.08,
      *                     along them (tangential) some 0.04 to 0.13
      *
      * @throws \InvalidArgumentException unless 0 < share < 0.25

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Batches;
 
+use App\Examine\DecisionRecord;
 use App\Examine\ExaminationRepository;
 use App\Harvest\HarvestRecord;
+use App\Trees\Specimen;
 use Symfony\Contracts\Service\ResetInterface;
 
 /** Whether what a harvest rests on still stands: here, and nowhere else, it is said what may be labelled. */
@@ -27,7 +29,7 @@ final class Standing implements ResetInterface
 
         return match (true) {
             '' !== $tree->doubt => BatchDoubt::TreeDoubted,
-            '' !== $tree->kind && $tree->kindFlora === $decision->examination->flora && $tree->kind !== $decision->taxon => BatchDoubt::AnotherKind,
+            $this->isAnotherKind($tree, $decision) => BatchDoubt::AnotherKind,
             $this->isRecalled($harvest) => BatchDoubt::Recalled,
             default => null,
         };
@@ -67,6 +69,13 @@ final class Standing implements ResetInterface
     public function reset(): void
     {
         $this->recalls = null;
+    }
+
+    private function isAnotherKind(Specimen $tree, DecisionRecord $decision): bool
+    {
+        return '' !== $tree->kind
+            && $tree->kindFlora === $decision->examination->flora
+            && $tree->kind !== $decision->taxon;
     }
 
     /** @return list<string> ids of all who looked or decided */

@@ -69,7 +69,7 @@ final class YearController extends ApiController
         #[CurrentUser] User $user,
         YearOfPlace $year,
         #[MapQueryParameter(validationFailedStatusCode: 422)] string $site = '',
-        #[MapQueryParameter(options: ['min_range' => 1900, 'max_range' => 2200], validationFailedStatusCode: 422),]
+        #[MapQueryParameter(options: ['min_range' => 1900, 'max_range' => 2200], validationFailedStatusCode: 422)]
         ?int $of = null,
         #[MapQueryParameter(validationFailedStatusCode: 422)] bool $all = false,
     ): JsonResponse {

@@ -20,8 +20,6 @@ final class AccessTest extends ApiTestCase
 {
     /**
      * Who gets in where; the address and the body are such that nothing but the person could be wrong.
-     *
-     * @var array<string, array{0: string, 1: string, 2?: array<string, mixed>|string}>
      */
     private const WHO = [
         'openapi' => ['everybody', '/api/openapi.json'],
@@ -339,6 +337,12 @@ final class AccessTest extends ApiTestCase
         return str_repeat('F', 32);
     }
 
+    /** @return array<string, array{0: string, 1: string, 2?: array<string, mixed>|string}> */
+    private static function who(): array
+    {
+        return self::WHO;
+    }
+
     private function harvestOf(string $tag): string
     {
         $free = $this->call('GET', '/api/batches/harvests');
@@ -419,7 +423,7 @@ final class AccessTest extends ApiTestCase
         if ('' !== $person) {
             $this->signIn($person);
         }
-        foreach (self::WHO as $name => $entry) {
+        foreach (self::who() as $name => $entry) {
             $method = $router->getRouteCollection()->get($name)?->getMethods()[0] ?? 'GET';
             $body = match (true) {
                 !isset($entry[2]) => null,

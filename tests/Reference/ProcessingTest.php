@@ -69,7 +69,7 @@ final class ProcessingTest extends TestCase
         );
     }
 
-    /** (soluble + sugar)/0.65, common practice: a kilogram of juice of 10 % and 700 g of sugar make 1.23 kg of jelly. */
+    /** (soluble + sugar)/0.65, common practice: a kilogram of juice of 10 % and 700 g of sugar make 1.23 kg. */
     public function testPreserves(): void
     {
         $jelly = Preserve::of(Mass::ofKilograms(1), 0.1, Mass::ofKilograms(0.7));
@@ -85,7 +85,7 @@ final class ProcessingTest extends TestCase
         );
     }
 
-    /** 33 of 40 sound, Clopper–Pearson 0.672 to 0.927 (SciPy, StatisticsTest); half of a hazelnut is kernel at the most. */
+    /** 33 of 40 sound, Clopper–Pearson 0.672 to 0.927 (SciPy, StatisticsTest). */
     public function testNutYield(): void
     {
         $yield = NutYield::of(Mass::ofKilograms(10), Proportion::of(33, 40), 0.4);
@@ -125,7 +125,7 @@ final class ProcessingTest extends TestCase
         self::assertEqualsWithDelta(20.2, $cherry, 1.7);
     }
 
-    /** 1 cord = 128 ft³ stacked = 3.62 m³ (forestry convention); some 85 ft³ of it are solid, 91 by the European conversion. */
+    /** 1 cord = 128 ft³ stacked = 3.62 m³ (forestry convention); some 85 ft³ of it are solid. */
     public function testCordsAndCubicMetres(): void
     {
         $cord = Firewood::cords(1);
@@ -137,7 +137,7 @@ final class ProcessingTest extends TestCase
     /** @return iterable<string, array{float, float, float, float}> top inches, feet, Doyle, International ¼-inch */
     public static function logs(): iterable
     {
-        // Doyle and International ¼-inch tables as printed in state extension leaflets, the latter to the nearest five (memory)
+        // Doyle and International ¼-inch tables of state extension leaflets, the latter to the nearest five (memory)
         yield '12 in, 16 ft' => [12, 16, 64, 95];
         yield '16 in, 16 ft' => [16, 16, 144, 180];
         yield '20 in, 16 ft' => [20, 16, 256, 290];
@@ -153,7 +153,7 @@ final class ProcessingTest extends TestCase
         self::assertEqualsWithDelta($international, $log->international(), 5.0);
     }
 
-    /** A cylinder has by every rule what it has; a cone by Smalian one and a half times, by Huber three quarters of it. */
+    /** A cylinder has by every rule what it has; a cone by Smalian half as much more, by Huber three quarters. */
     public function testVolumesOfRoundThings(): void
     {
         $cylinder = new SawLog(Length::ofMetres(0.4), Length::ofMetres(0.4), Length::ofMetres(5));
@@ -192,7 +192,7 @@ final class ProcessingTest extends TestCase
         GroundLife::ofClass(0);
     }
 
-    /** Red oak shrinks by 8.6 % along the rings from green to dry (Wood Handbook, table 4–3; memory): 8 % takes 6.3 % of it. */
+    /** Red oak shrinks by 8.6 % along the rings from green to dry (Wood Handbook, table 4–3; memory). */
     public function testShrinkage(): void
     {
         $oak = new Shrinkage(0.086);

@@ -16,16 +16,14 @@ final readonly class Joining
      * @param string $password twelve letters or more
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'Say your name.')]
+        #[Assert\NotBlank(message: 'Say your name.', normalizer: 'trim')]
         #[Assert\Length(max: 120)]
         #[PlainText]
         public string $name,
-        #[Assert\NotBlank(message: 'Say the address you will sign in with.')]
+        #[Assert\NotBlank(message: 'Say the address you will sign in with.', normalizer: 'trim')]
         #[Assert\Email(message: 'That is no e-mail address.')]
-        #[Assert\Length(max: 180)]
-        public string $email,
-        #[NewPassword]
-        public string $password,
+        #[Assert\Length(max: 180)] public string $email,
+        #[NewPassword] public string $password,
     ) {
     }
 }

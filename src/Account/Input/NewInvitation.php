@@ -16,14 +16,12 @@ final readonly class NewInvitation
      * @param string $email where the link is sent, if a mail server is set; it is not kept
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'Say who is invited.')]
+        #[Assert\NotBlank(message: 'Say who is invited.', normalizer: 'trim')]
         #[Assert\Length(max: 120)]
         #[PlainText]
         public string $name,
         public Role $role,
-        #[Assert\Length(max: 180)]
-        #[Assert\Email]
-        public string $email = '',
+        #[Assert\Length(max: 180)] #[Assert\Email] public string $email = '',
     ) {
     }
 }

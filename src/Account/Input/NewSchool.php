@@ -26,38 +26,28 @@ final readonly class NewSchool
      * @param string $password  twelve letters or more
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'Type the word the server printed.')]
+        #[Assert\NotBlank(message: 'Type the word the server printed.', normalizer: 'trim')]
         #[Assert\Length(max: 60)]
         public string $word,
+        #[Assert\Length(max: 120)] #[PlainText] public string $name,
+        #[Assert\NotBlank(message: 'Say for which place the seasons are told.', normalizer: 'trim')]
         #[Assert\Length(max: 120)]
-        #[PlainText]
-        public string $name,
-        #[Assert\NotBlank(message: 'Say for which place the seasons are told.')]
-        #[Assert\Length(max: 120)]
-        #[PlainText]
-        public string $place,
-        #[Assert\Range(min: -90, max: 90)]
-        public float $latitude,
-        #[Assert\Range(min: -180, max: 180)]
-        public float $longitude,
-        #[Assert\Range(min: -430, max: 6000)]
-        public float $altitude,
-        #[Assert\Length(max: 80)]
-        public string $flora,
-        #[Assert\Choice(['metric', 'imperial'])]
-        public string $units,
+        #[PlainText] public string $place,
+        #[Assert\Range(min: -90, max: 90)] public float $latitude,
+        #[Assert\Range(min: -180, max: 180)] public float $longitude,
+        #[Assert\Range(min: -430, max: 6000)] public float $altitude,
+        #[Assert\Length(max: 80)] public string $flora,
+        #[Assert\Choice(['metric', 'imperial'])] public string $units,
         public Dates $dates,
         public bool $ofOne,
-        #[Assert\NotBlank(message: 'Say your name.')]
+        #[Assert\NotBlank(message: 'Say your name.', normalizer: 'trim')]
         #[Assert\Length(max: 120)]
         #[PlainText]
         public string $person,
-        #[Assert\NotBlank(message: 'Say the address you will sign in with.')]
+        #[Assert\NotBlank(message: 'Say the address you will sign in with.', normalizer: 'trim')]
         #[Assert\Email(message: 'That is no e-mail address.')]
-        #[Assert\Length(max: 180)]
-        public string $email,
-        #[NewPassword]
-        public string $password,
+        #[Assert\Length(max: 180)] public string $email,
+        #[NewPassword] public string $password,
     ) {
     }
 }

@@ -20,12 +20,16 @@ final readonly class NewBatch
      */
     public function __construct(
         #[Assert\NotBlank] #[Assert\Uuid] public string $id,
-        #[Assert\NotBlank(message: 'Say what it is called.')] #[Assert\Length(max: 120)] #[PlainText,]
+        #[Assert\NotBlank(message: 'Say what it is called.', normalizer: 'trim')]
+        #[Assert\Length(max: 120)]
+        #[PlainText]
         public string $name,
         #[Assert\NotBlank] #[Assert\Length(max: 60)] public string $recipe,
-        #[Assert\Count(max: 10)] #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 60)]),]
+        #[Assert\Count(max: 10)]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 60)])]
         public array $ways,
-        #[Assert\Count(min: 1, max: 50, minMessage: 'Say of which harvests it is made.')] #[Assert\All([new Assert\NotNull(), new Assert\Type('int'), new Assert\Range(min: 1, max: 100)]),]
+        #[Assert\Count(min: 1, max: 50, minMessage: 'Say of which harvests it is made.')]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('int'), new Assert\Range(min: 1, max: 100)])]
         public array $sources,
         #[Assert\Range(min: 0.1, max: 10_000_000)] public float $grams,
     ) {

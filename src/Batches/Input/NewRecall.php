@@ -19,7 +19,10 @@ final readonly class NewRecall
     public function __construct(
         public RecallOf $what,
         #[Assert\NotBlank] #[Assert\Length(max: 160)] public string $about,
-        #[Assert\NotBlank(message: 'Say why.')] #[Assert\Length(max: 500)] #[PlainText] public string $because,
+        #[Assert\NotBlank(message: 'Say why.', normalizer: 'trim')]
+        #[Assert\Length(max: 500)]
+        #[PlainText]
+        public string $because,
     ) {
     }
 }

@@ -18,7 +18,9 @@ final readonly class NewUnits
      */
     public function __construct(
         #[Assert\Range(min: 1, max: 200)] public int $count,
-        #[Assert\NotBlank(message: 'Say what is in them.')] #[Assert\Length(max: 120)] #[PlainText,]
+        #[Assert\NotBlank(message: 'Say what is in them.', normalizer: 'trim')]
+        #[Assert\Length(max: 120)]
+        #[PlainText]
         public string $contents,
         #[Assert\NotBlank] #[Day] public string $bestBefore,
     ) {

@@ -23,11 +23,10 @@ final readonly class NewExamination
      * @param string|null       $secondOf   id of the examination this is the second look at
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'Choose the tree.')]
+        #[Assert\NotBlank(message: 'Choose the tree.', normalizer: 'trim')]
         #[Assert\Length(max: 64)]
         public string $specimenId,
-        #[Day]
-        public string $date,
+        #[Day] public string $date,
         public LifeStage $stage = LifeStage::Mature,
         #[Assert\Choice(['branch-first', 'bark-first', 'leaf-first', 'outline-inward'])]
         public string $route = 'branch-first',
@@ -37,16 +36,12 @@ final readonly class NewExamination
         #[Assert\All([
             new Assert\NotNull(),
             new Assert\Choice(['none', 'rule', 'hand-lens', 'knife', 'ultraviolet-torch']),
-        ])]
-        #[Assert\Count(max: 10)]
-        public ?array $kit = null,
+        ]),]
+        #[Assert\Count(max: 10)] public ?array $kit = null,
         public bool $blind = false,
-        #[Assert\Length(max: 64)]
-        public ?string $claimTaxon = null,
-        #[Assert\Length(max: 64)]
-        public ?string $claimPart = null,
-        #[Assert\Length(max: 64)]
-        public ?string $secondOf = null,
+        #[Assert\Length(max: 64)] public ?string $claimTaxon = null,
+        #[Assert\Length(max: 64)] public ?string $claimPart = null,
+        #[Assert\Length(max: 64)] public ?string $secondOf = null,
     ) {
     }
 }

@@ -24,12 +24,10 @@ final readonly class NewScore
      * @param bool         $further   the examiner went and looked again, knowing what was scored before
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'A score needs an id of its own, made by whoever sends it.')]
+        #[Assert\NotBlank(message: 'A score needs an id of its own, made by whoever sends it.', normalizer: 'trim')]
         #[Assert\Uuid(message: 'The id must be a UUID.')]
         public string $id,
-        #[Assert\NotBlank]
-        #[Assert\Length(max: 64)]
-        public string $character,
+        #[Assert\NotBlank] #[Assert\Length(max: 64)] public string $character,
         #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 64)])]
         #[Assert\Count(max: 20)]
         public array $states = [],
@@ -37,14 +35,11 @@ final readonly class NewScore
             new Assert\NotNull(),
             new Assert\Type(['int', 'float'], message: 'This is no number.'),
             new Assert\Range(min: 0, max: 1_000_000),
-        ])]
-        #[Assert\Count(max: 100)]
-        public array $numbers = [],
-        #[Assert\Choice(['mm', 'cm', 'm', 'in', 'ft'])]
-        public ?string $unit = null,
+        ]),]
+        #[Assert\Count(max: 100)] public array $numbers = [],
+        #[Assert\Choice(['mm', 'cm', 'm', 'in', 'ft'])] public ?string $unit = null,
         public Certainty $certainty = Certainty::Sure,
-        #[Assert\Range(min: 1, max: 200)]
-        public int $samples = 1,
+        #[Assert\Range(min: 1, max: 200)] public int $samples = 1,
         public Whereabouts $where = Whereabouts::Tree,
         public ScoreAnswer $answer = ScoreAnswer::Seen,
         public ?Position $position = null,

@@ -14,10 +14,9 @@ final readonly class Reconsideration
      * @param string $because why the conclusion does not hold
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'Say why the first conclusion does not hold.')]
+        #[Assert\NotBlank(message: 'Say why the first conclusion does not hold.', normalizer: 'trim')]
         #[Assert\Length(min: 10, max: 1000, minMessage: 'Say in a sentence why the first conclusion does not hold.')]
-        #[PlainText]
-        public string $because,
+        #[PlainText] public string $because,
     ) {
     }
 }

@@ -17,7 +17,7 @@ final readonly class Split
      * @param string       $whereabouts  how to find the other
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'Give the other tree a tag, such as K-07.')]
+        #[Assert\NotBlank(message: 'Give the other tree a tag, such as K-07.', normalizer: 'trim')]
         #[Assert\Length(max: 24)]
         #[Assert\Regex('/[\p{L}\p{N}]/u', message: 'Give the other tree a tag, such as K-07.')]
         #[PlainText]
@@ -29,9 +29,7 @@ final readonly class Split
         #[Assert\Length(max: 300)]
         #[PlainText]
         public string $because,
-        #[Assert\Length(max: 300)]
-        #[PlainText]
-        public string $whereabouts = '',
+        #[Assert\Length(max: 300)] #[PlainText] public string $whereabouts = '',
     ) {
     }
 }

@@ -25,12 +25,14 @@ final readonly class NewPlannedDay
         #[Assert\NotBlank] #[Assert\Uuid] public string $id,
         #[Assert\NotBlank] #[Day] public string $day,
         #[Assert\Length(max: 120)] #[PlainText] public string $name = '',
-        #[Assert\Count(max: 50)] #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Uuid()]),]
+        #[Assert\Count(max: 50)]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Uuid()])]
         public array $sites = [],
         #[Assert\Count(max: 50)]
         #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 160)])]
         public array $hopes = [],
-        #[Assert\Count(max: 200)] #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Uuid()]),]
+        #[Assert\Count(max: 200)]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Uuid()])]
         public array $skip = [],
         #[Assert\Range(min: -90, max: 90)] public ?float $latitude = null,
         #[Assert\Range(min: -180, max: 180)] public ?float $longitude = null,

@@ -24,14 +24,17 @@ final readonly class PlanQuery
      */
     public function __construct(
         #[Day] public ?string $day = null,
-        #[Assert\Count(max: 50)] #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Uuid()]),]
+        #[Assert\Count(max: 50)]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Uuid()])]
         public array $sites = [],
         #[Assert\Count(max: 50)]
         #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 160)])]
         public array $hopes = [],
-        #[Assert\Count(max: 200)] #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Uuid()]),]
+        #[Assert\Count(max: 200)]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Uuid()])]
         public array $skip = [],
-        #[Assert\Count(max: 200)] #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Uuid()]),]
+        #[Assert\Count(max: 200)]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Uuid()])]
         public array $done = [],
         #[Assert\Range(min: -90, max: 90)] public ?float $latitude = null,
         #[Assert\Range(min: -180, max: 180)] public ?float $longitude = null,

@@ -21,23 +21,18 @@ final readonly class NewPermission
      * @param string       $note   how much, where it is written down, what else was said
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'Say whose land it is.')]
+        #[Assert\NotBlank(message: 'Say whose land it is.', normalizer: 'trim')]
         #[Assert\Length(max: 200)]
         #[PlainText]
         public string $owner,
         public bool $given,
         public Said $said,
-        #[Assert\NotBlank]
-        #[Day]
-        public string $saidOn,
+        #[Assert\NotBlank] #[Day] public string $saidOn,
         #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 130)])]
         #[Assert\Count(max: 200)]
         public array $parts = [],
-        #[Day]
-        public ?string $until = null,
-        #[Assert\Length(max: 500)]
-        #[PlainText]
-        public string $note = '',
+        #[Day] public ?string $until = null,
+        #[Assert\Length(max: 500)] #[PlainText] public string $note = '',
     ) {
     }
 }

@@ -12,7 +12,7 @@ final readonly class NewTag
 {
     /** @param string $tag tag on the tree from now on */
     public function __construct(
-        #[Assert\NotBlank(message: 'Give the tree a tag, such as K-07.')]
+        #[Assert\NotBlank(message: 'Give the tree a tag, such as K-07.', normalizer: 'trim')]
         #[Assert\Length(max: 24)]
         #[Assert\Regex('/[\p{L}\p{N}]/u', message: 'Give the tree a tag, such as K-07.')]
         #[PlainText]

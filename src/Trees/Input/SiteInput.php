@@ -23,23 +23,18 @@ final readonly class SiteInput
      * @param list<string> $protectedTaxa ids of taxa protected here
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'Say what the place is called.')]
+        #[Assert\NotBlank(message: 'Say what the place is called.', normalizer: 'trim')]
         #[Assert\Length(max: 120)]
         #[PlainText]
         public string $name,
-        #[Assert\Range(min: -90, max: 90)]
-        public float $latitude,
-        #[Assert\Range(min: -180, max: 180)]
-        public float $longitude,
-        #[Assert\Range(min: -430, max: 6000)]
-        public float $altitude,
+        #[Assert\Range(min: -90, max: 90)] public float $latitude,
+        #[Assert\Range(min: -180, max: 180)] public float $longitude,
+        #[Assert\Range(min: -430, max: 6000)] public float $altitude,
         public Soil $soil = Soil::Unknown,
         public Light $light = Light::Unknown,
         public Moisture $moisture = Moisture::Unknown,
         public Exposure $exposure = Exposure::Unknown,
-        #[Assert\Length(max: 1000)]
-        #[PlainText]
-        public string $rules = '',
+        #[Assert\Length(max: 1000)] #[PlainText] public string $rules = '',
         #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 80)])]
         #[Assert\Count(max: 200)]
         public array $protectedTaxa = [],
