@@ -125,6 +125,18 @@ final class AccessTest extends ApiTestCase
             ['id' => '{random}', 'event' => 'first-flower', 'on' => '2027-06-01'],
         ],
         'app_season_year_takeback' => ['instructors', '/api/events/{event}'],
+        'app_reckoning_reckoning_drying' => ['readers', '/api/reckoning/drying?grams=1000&now=40&then=10'],
+        'app_reckoning_reckoning_air' => ['readers', '/api/reckoning/air?celsius=20&humidity=60'],
+        'app_reckoning_reckoning_leaching' => ['readers', '/api/reckoning/leaching?meal=1000&water=4000'],
+        'app_reckoning_reckoning_preserve' => ['readers', '/api/reckoning/preserve?fruit=1000&sugar=600'],
+        'app_reckoning_reckoning_kernels' => [
+            'readers',
+            '/api/reckoning/kernels?grams=1000&opened=40&sound=33&kernel=40',
+        ],
+        'app_reckoning_reckoning_cord' => ['readers', '/api/reckoning/cord?grams=60&millimetres=3'],
+        'app_reckoning_reckoning_firewood' => ['readers', '/api/reckoning/firewood?stacked=1&density=700&water=20'],
+        'app_reckoning_reckoning_log' => ['readers', '/api/reckoning/log?butt=40&top=30&length=4'],
+        'app_reckoning_reckoning_board' => ['readers', '/api/reckoning/board?millimetres=200&green=8.6&now=30&then=8'],
         'app_batches_batch_all' => ['readers', '/api/batches'],
         'app_batches_batch_free' => ['readers', '/api/batches/harvests'],
         'app_batches_batch_begin' => [

@@ -95,6 +95,7 @@ final class BordersTest
             'Weather',
         ],
         'Hazards' => ['Library'],
+        'Reckoning' => ['Web'],
         'Recipes' => ['Account', 'Library', 'Storage', 'Web'],
         'Species' => ['Account', 'Clock', 'Harvest', 'Library', 'Storage', 'Web'],
         'Demo' => [

@@ -1082,6 +1082,150 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/reckoning/drying": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_reckoning_drying"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reckoning/air": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_reckoning_air"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reckoning/leaching": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_reckoning_leaching"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reckoning/preserve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_reckoning_preserve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reckoning/kernels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_reckoning_kernels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reckoning/cord": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_reckoning_cord"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reckoning/firewood": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_reckoning_firewood"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reckoning/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_reckoning_log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reckoning/board": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_reckoning_board"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/health": {
         parameters: {
             query?: never;
@@ -2280,6 +2424,198 @@ export interface components {
              * @default null
              */
             pixelsPerMillimetre?: number | null;
+        };
+        /** @description Something is to be dried. */
+        DryingQuery: {
+            /**
+             * Format: float
+             * @description it weighs now
+             */
+            grams: number;
+            /**
+             * Format: float
+             * @description percent of water in it now, of all of it
+             */
+            now: number;
+            /**
+             * Format: float
+             * @description percent of water it shall have
+             */
+            then: number;
+        };
+        /** @description Air in which wood lies. */
+        AirQuery: {
+            /**
+             * Format: float
+             * @description of the air
+             */
+            celsius: number;
+            /**
+             * Format: float
+             * @description percent
+             */
+            humidity: number;
+        };
+        /** @description Meal is to be leached. */
+        LeachingQuery: {
+            /**
+             * Format: float
+             * @description grams, dry
+             */
+            meal: number;
+            /**
+             * Format: float
+             * @description grams to each change
+             */
+            water: number;
+            /**
+             * Format: float
+             * @description percent of the bitterness that may be left
+             * @default 1
+             */
+            left?: number;
+        };
+        /** @description Fruit or juice, and sugar. */
+        PreserveQuery: {
+            /**
+             * Format: float
+             * @description grams of fruit or juice
+             */
+            fruit: number;
+            /**
+             * Format: float
+             * @description grams
+             */
+            sugar: number;
+            /**
+             * Format: float
+             * @description percent of the fruit that is dissolved already
+             * @default 10
+             */
+            soluble?: number;
+            /**
+             * Format: float
+             * @description percent that shall be dissolved in the end
+             * @default 65
+             */
+            share?: number;
+        };
+        /** @description Nuts, and a count of sound ones. */
+        KernelQuery: {
+            /**
+             * Format: float
+             * @description of nuts
+             */
+            grams: number;
+            /** @description how many were looked at */
+            opened: number;
+            /** @description how many of them were sound */
+            sound: number;
+            /**
+             * Format: float
+             * @description percent of a sound nut that is kernel
+             */
+            kernel: number;
+        };
+        /** @description Fibre that is to be cord. */
+        CordQuery: {
+            /**
+             * Format: float
+             * @description of dry fibre
+             */
+            grams: number;
+            /**
+             * Format: float
+             * @description across the cord
+             */
+            millimetres: number;
+        };
+        /** @description A stack of firewood. */
+        FirewoodQuery: {
+            /**
+             * Format: float
+             * @description cubic metres, stacked
+             */
+            stacked: number;
+            /**
+             * Format: float
+             * @description air dry, kg in a solid cubic metre
+             */
+            density: number;
+            /**
+             * Format: float
+             * @description percent, of all of it
+             */
+            water: number;
+            /**
+             * @description a conifer
+             * @default false
+             */
+            resinous?: boolean;
+            /**
+             * Format: float
+             * @description kWh that are burnt in a day; 0: nobody says
+             * @default 0
+             */
+            perDay?: number;
+        };
+        /** @description A log. */
+        LogQuery: {
+            /**
+             * Format: float
+             * @description centimetres across, inside the bark
+             */
+            butt: number;
+            /**
+             * Format: float
+             * @description centimetres across
+             */
+            top: number;
+            /**
+             * Format: float
+             * @description metres
+             */
+            length: number;
+            /**
+             * Format: float
+             * @description metres a post is long
+             * @default 2.2
+             */
+            post?: number;
+            /**
+             * Format: float
+             * @description centimetres a post is wide
+             * @default 11
+             */
+            face?: number;
+            /**
+             * @description of the heartwood in the ground, 1 to 5; 0: not known
+             * @default 0
+             */
+            class?: number;
+        };
+        /** @description A board that moves indoors. */
+        BoardQuery: {
+            /**
+             * Format: float
+             * @description wide now
+             */
+            millimetres: number;
+            /**
+             * Format: float
+             * @description percent it shrinks by from green to dry, in that direction
+             */
+            green: number;
+            /**
+             * Format: float
+             * @description percent of moisture, of what is dry
+             */
+            now: number;
+            /**
+             * Format: float
+             * @description the same, where it is to live
+             */
+            then: number;
         };
         /** @enum {string} */
         CropGrade: "none" | "poor" | "fair" | "good";
@@ -3963,6 +4299,28 @@ export interface components {
             history: components["schemas"]["HistoryView"][];
             /** @description where it is from */
             sources: string[];
+        };
+        /** @enum {string} */
+        FigureName: "grams" | "lost-grams" | "dry-percent" | "wet-percent" | "changes" | "left-percent" | "sugar-grams" | "boil-off-grams" | "metres" | "grams-for-a-metre" | "solid-cubic-metres" | "cords" | "kilowatt-hours" | "kilowatt-hours-of-a-kilogram" | "days" | "litres-of-oil" | "cubic-metres" | "doyle-feet" | "international-feet" | "posts" | "years" | "millimetres";
+        /** @description One figure. */
+        FigureFoundView: {
+            /** @description what it is */
+            name: components["schemas"]["FigureName"];
+            /**
+             * Format: float
+             * @description from
+             */
+            least: number;
+            /**
+             * Format: float
+             * @description to; the same where it is one
+             */
+            most: number;
+        };
+        /** @description What was reckoned: figures, each under its own name and in its own unit. */
+        FiguresFoundView: {
+            /** @description in the order in which they are told */
+            figures: components["schemas"]["FigureFoundView"][];
         };
         /** @description Requests of one day, or to one route. Times in milliseconds; medians and 95th percentiles are upper bounds of a class of time. */
         FiguresView: {
@@ -7959,6 +8317,342 @@ export interface operations {
                 };
             };
             /** @description No such weight. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_reckoning_drying: {
+        parameters: {
+            query: {
+                /** @description it weighs now */
+                grams: number;
+                /** @description percent of water in it now, of all of it */
+                now: number;
+                /** @description percent of water it shall have */
+                then: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be reckoned of that. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_reckoning_air: {
+        parameters: {
+            query: {
+                /** @description of the air */
+                celsius: number;
+                /** @description percent */
+                humidity: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be reckoned of that. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_reckoning_leaching: {
+        parameters: {
+            query: {
+                /** @description grams, dry */
+                meal: number;
+                /** @description grams to each change */
+                water: number;
+                /** @description percent of the bitterness that may be left */
+                left?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be reckoned of that. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_reckoning_preserve: {
+        parameters: {
+            query: {
+                /** @description grams of fruit or juice */
+                fruit: number;
+                /** @description grams */
+                sugar: number;
+                /** @description percent of the fruit that is dissolved already */
+                soluble?: number;
+                /** @description percent that shall be dissolved in the end */
+                share?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be reckoned of that. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_reckoning_kernels: {
+        parameters: {
+            query: {
+                /** @description of nuts */
+                grams: number;
+                /** @description how many were looked at */
+                opened: number;
+                /** @description how many of them were sound */
+                sound: number;
+                /** @description percent of a sound nut that is kernel */
+                kernel: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be reckoned of that. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_reckoning_cord: {
+        parameters: {
+            query: {
+                /** @description of dry fibre */
+                grams: number;
+                /** @description across the cord */
+                millimetres: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be reckoned of that. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_reckoning_firewood: {
+        parameters: {
+            query: {
+                /** @description cubic metres, stacked */
+                stacked: number;
+                /** @description air dry, kg in a solid cubic metre */
+                density: number;
+                /** @description percent, of all of it */
+                water: number;
+                /** @description a conifer */
+                resinous?: boolean;
+                /** @description kWh that are burnt in a day; 0: nobody says */
+                perDay?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be reckoned of that. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_reckoning_log: {
+        parameters: {
+            query: {
+                /** @description centimetres across, inside the bark */
+                butt: number;
+                /** @description centimetres across */
+                top: number;
+                /** @description metres */
+                length: number;
+                /** @description metres a post is long */
+                post?: number;
+                /** @description centimetres a post is wide */
+                face?: number;
+                /** @description of the heartwood in the ground, 1 to 5; 0: not known */
+                class?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be reckoned of that. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_reckoning_board: {
+        parameters: {
+            query: {
+                /** @description wide now */
+                millimetres: number;
+                /** @description percent it shrinks by from green to dry, in that direction */
+                green: number;
+                /** @description percent of moisture, of what is dry */
+                now: number;
+                /** @description the same, where it is to live */
+                then: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be reckoned of that. */
             422: {
                 headers: {
                     [name: string]: unknown;

@@ -22,6 +22,7 @@ const Year = lazy(() => import("../features/year/year"));
 const PlanPage = lazy(() => import("../features/year/plan"));
 const Walk = lazy(() => import("../features/year/walk"));
 const Phenology = lazy(() => import("../features/year/phenology"));
+const Reckoning = lazy(() => import("../features/reckoning/index"));
 const Recipes = lazy(() => import("../features/recipes/index"));
 const RecipePage = lazy(() => import("../features/recipes/page"));
 const Batches = lazy(() => import("../features/batches/index"));
@@ -110,6 +111,7 @@ export function App() {
             <Route path="/plan" element={<PlanPage />} />
             <Route path="/plan/walk" element={<Walk />} />
             <Route path="/phenology" element={<Phenology />} />
+            <Route path="/reckon" element={<Reckoning />} />
             <Route path="/recipes" element={<Recipes />} />
             <Route path="/recipes/:id" element={<RecipePage />} />
             <Route path="/batches" element={<Batches />} />

@@ -25,6 +25,9 @@ export default function Batches() {
         <Link to="/recipes" className="inline-flex min-h-11 items-center underline underline-offset-4">
           Recipes
         </Link>
+        <Link to="/reckon" className="inline-flex min-h-11 items-center underline underline-offset-4">
+          Reckon
+        </Link>
         <Link to="/recalls" className="inline-flex min-h-11 items-center underline underline-offset-4">
           Called back
         </Link>

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reckoning\View;
+
+/** What is reckoned; the unit stands in the name. */
+enum FigureName: string
+{
+    case Grams = 'grams';
+    case LostGrams = 'lost-grams';
+    case DryPercent = 'dry-percent';
+    case WetPercent = 'wet-percent';
+    case Changes = 'changes';
+    case LeftPercent = 'left-percent';
+    case SugarGrams = 'sugar-grams';
+    case BoilOffGrams = 'boil-off-grams';
+    case Metres = 'metres';
+    case GramsForAMetre = 'grams-for-a-metre';
+    case SolidCubicMetres = 'solid-cubic-metres';
+    case Cords = 'cords';
+    case KilowattHours = 'kilowatt-hours';
+    case KilowattHoursOfAKilogram = 'kilowatt-hours-of-a-kilogram';
+    case Days = 'days';
+    case LitresOfOil = 'litres-of-oil';
+    case CubicMetres = 'cubic-metres';
+    case DoyleFeet = 'doyle-feet';
+    case InternationalFeet = 'international-feet';
+    case Posts = 'posts';
+    case Years = 'years';
+    case Millimetres = 'millimetres';
+}

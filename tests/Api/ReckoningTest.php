@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Api;
+
+/** What people reckon in the head, asked over the API; whether it is right is tested in tests/Reference/ProcessingTest.php. */
+final class ReckoningTest extends ApiTestCase
+{
+    public function testFiguresComeUnderTheirNames(): void
+    {
+        $this->signIn('vera');
+        $of = fn (string $asked): array => array_column(
+            (array) $this->call('GET', '/api/reckoning/'.$asked)['figures'],
+            'most',
+            'name',
+        );
+        self::assertEqualsWithDelta(6666.7, $of('drying?grams=10000&now=40&then=10')['grams'], 0.1);
+        self::assertEqualsWithDelta(12.0, $of('air?celsius=21.1&humidity=65')['dry-percent'], 0.1);
+        self::assertSame(
+            4,
+            $of('leaching?meal=1000&water=4000')['changes'],
+            '(1.2/5.2)^4 is less than one in a hundred',
+        );
+        self::assertEqualsWithDelta(1230.8, $of('preserve?fruit=1000&sugar=700')['grams'], 0.1);
+        self::assertEqualsWithDelta(12.1, $of('cord?grams=60&millimetres=3')['metres'], 0.1);
+        $wood = $of('firewood?stacked=3.6246&density=720&water=20&perDay=100');
+        self::assertEqualsWithDelta(1.0, $wood['cords'], 1e-3);
+        self::assertEqualsWithDelta(76, $wood['days'], 6, 'some 2,100 kWh in a stacked cubic metre');
+        $log = $of('log?butt=35.56&top=30.48&length=4.8768&class=2');
+        self::assertSame([64, 25], [(int) round((float) json_encode($log['doyle-feet'])), $log['years']]);
+        self::assertEqualsWithDelta(187.4, $of('board?millimetres=200&green=8.6&now=80&then=8')['millimetres'], 0.1);
+    }
+
+    public function testWhatCannotBeIsRefused(): void
+    {
+        $this->signIn('vera');
+        foreach (
+            [
+                'drying?grams=0&now=40&then=10',
+                'drying?grams=10&now=99&then=10',
+                'drying?now=40&then=10',
+                'air?celsius=20&humidity=100',
+                'leaching?meal=1000&water=0',
+                'kernels?grams=1000&opened=10&sound=11&kernel=40',
+                'cord?grams=60&millimetres=0.1',
+                'firewood?stacked=1&density=20&water=20',
+                'log?butt=20&top=30&length=4',
+                'board?millimetres=x&green=8.6&now=30&then=8',
+            ] as $asked
+        ) {
+            $this->call('GET', '/api/reckoning/'.$asked);
+            self::assertResponseStatusCodeSame(422, $asked);
+        }
+    }
+}
