@@ -21,6 +21,8 @@ use App\Examine\ScoreRecord;
 use App\Examine\StoredExaminations;
 use App\Examine\Summaries;
 use App\Examine\TreeIdentities;
+use App\Harvest\CountBy;
+use App\Harvest\HarvestCorrection;
 use App\Harvest\HarvestRecord;
 use App\Library\FloraEdition;
 use App\Library\FloraLibrary;
@@ -172,6 +174,7 @@ final readonly class DemoSchool
                     TreeMeasure::class,
                     TreeKind::class,
                     FloraEdition::class,
+                    HarvestCorrection::class,
                     HarvestRecord::class,
                     DecisionRecord::class,
                     ScoreRecord::class,
@@ -515,19 +518,24 @@ final readonly class DemoSchool
                 ),
             );
         }
-        $this->entities->persist(
-            new HarvestRecord(
-                $this->decisions->record($record, $record->examiner, $assessment),
-                $people[$node->text('by')],
-                $day,
-                $node->number('amount', 0, 1000),
-                $node->word('unit', AmountUnit::class),
-                $node->text('ripeness'),
-                $node->integer('share_left', 0, 100),
-                $node->optionalText('note'),
-                $day->modify('15:00'),
-            ),
+        $harvest = new HarvestRecord(
+            $this->decisions->record($record, $record->examiner, $assessment),
+            $people[$node->text('by')],
+            $day,
+            $node->number('amount', 0, 1000),
+            $node->word('unit', AmountUnit::class),
+            $node->text('ripeness'),
+            $node->integer('share_left', 0, 100),
+            $node->optionalText('note'),
+            $day->modify('15:00'),
         );
+        $harvest->count(
+            $node->has('minutes') ? $node->integer('minutes', 1, 1000) : null,
+            $node->has('opened') ? $node->integer('opened', 0, 1000) : 0,
+            $node->has('sound') ? $node->integer('sound', 0, 1000) : 0,
+            $node->has('count_by') ? $node->word('count_by', CountBy::class) : CountBy::Nobody,
+        );
+        $this->entities->persist($harvest);
     }
 
     /** @return array{}|array{float, float} longitude and latitude */

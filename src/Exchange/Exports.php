@@ -164,7 +164,8 @@ final readonly class Exports
         foreach (
             $this->rows(
                 'SELECT h.id, d.examination_id, s.tag, h.taken_on, p.name AS taken_by, d.taxon, d.part, '.
-                    'h.amount, h.unit, h.ripeness, h.share_left, h.note FROM harvest h JOIN decision d ON d.id = '.
+                    'h.amount, h.unit, h.ripeness, h.share_left, h.note, h.minutes, '.
+                    'h.opened, h.sound, h.count_by FROM harvest h JOIN decision d ON d.id = '.
                     'h.decision_id JOIN examination e ON e.id = d.examination_id JOIN specimen s ON s.id = e.specimen_id JOIN person p ON p.id = h.taken_by_id ORDER BY h.taken_on, h.id',
             ) as $h
         ) {

@@ -12,6 +12,7 @@ use App\Examine\ExaminationRecord;
 use App\Examine\ExaminationRepository;
 use App\Examine\ScoreRecord;
 use App\Examine\StoredExaminations;
+use App\Harvest\CountBy;
 use App\Harvest\HarvestRecord;
 use App\Harvest\HarvestRepository;
 use App\Library\FloraLibrary;
@@ -78,6 +79,10 @@ final readonly class SurveyImport
         'ripeness',
         'share_left',
         'note',
+        'minutes',
+        'opened',
+        'sound',
+        'count_by',
     ];
 
     public function __construct(
@@ -334,20 +339,26 @@ final readonly class SurveyImport
                 $r,
                 $id,
             ): void {
-                $this->entities->persist(
-                    new HarvestRecord(
-                        $decision,
-                        $person,
-                        $on,
-                        $amount,
-                        $unit,
-                        mb_substr($r->text('ripeness'), 0, 200),
-                        $r->integer('share_left', 0, 100, 0),
-                        mb_substr($r->text('note'), 0, 1000),
-                        $this->clock->now(),
-                        $id,
-                    ),
+                $harvest = new HarvestRecord(
+                    $decision,
+                    $person,
+                    $on,
+                    $amount,
+                    $unit,
+                    mb_substr($r->text('ripeness'), 0, 200),
+                    $r->integer('share_left', 0, 100, 0),
+                    mb_substr($r->text('note'), 0, 1000),
+                    $this->clock->now(),
+                    $id,
                 );
+                $opened = $r->integer('opened', 0, 10_000, 0);
+                $harvest->count(
+                    '' === $r->text('minutes') ? null : $r->integer('minutes', 1, 10_000, 1),
+                    $opened,
+                    min($opened, $r->integer('sound', 0, 10_000, 0)),
+                    CountBy::tryFrom($r->text('count_by')) ?? CountBy::Nobody,
+                );
+                $this->entities->persist($harvest);
             });
         }
 

@@ -137,6 +137,12 @@ final class AccessTest extends ApiTestCase
         'app_reckoning_reckoning_firewood' => ['readers', '/api/reckoning/firewood?stacked=1&density=700&water=20'],
         'app_reckoning_reckoning_log' => ['readers', '/api/reckoning/log?butt=40&top=30&length=4'],
         'app_reckoning_reckoning_board' => ['readers', '/api/reckoning/board?millimetres=200&green=8.6&now=30&then=8'],
+        'app_harvest_harvest_log' => ['readers', '/api/harvests'],
+        'app_harvest_harvest_correct' => [
+            'instructors',
+            '/api/harvests/{harvest}',
+            ['amount' => 20, 'unit' => 'heads', 'because' => 'Counted again.'],
+        ],
         'app_batches_batch_all' => ['readers', '/api/batches'],
         'app_batches_batch_free' => ['readers', '/api/batches/harvests'],
         'app_batches_batch_begin' => [

@@ -869,6 +869,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/harvests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_harvest_harvest_log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/harvests/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What stood there stays on record, with who changed it and why. */
+        put: operations["put_app_harvest_harvest_correct"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/copies": {
         parameters: {
             query?: never;
@@ -2318,6 +2351,8 @@ export interface components {
         };
         /** @enum {string} */
         AmountUnit: "g" | "kg" | "oz" | "lb" | "l" | "pt" | "pieces" | "heads";
+        /** @enum {string} */
+        CountBy: "" | "float" | "cut" | "look";
         /** @description What was taken. */
         NewHarvest: {
             /**
@@ -2338,10 +2373,77 @@ export interface components {
              */
             shareLeft?: number;
             /**
-             * @description in a sentence; empty where there is none
+             * @description what the next person should know
              * @default
              */
             note?: string;
+            /**
+             * @description somebody's time at it
+             * @default null
+             */
+            minutes?: number | null;
+            /**
+             * @description how many were looked at, one by one
+             * @default 0
+             */
+            opened?: number;
+            /**
+             * @description how many of them were sound
+             * @default 0
+             */
+            sound?: number;
+            /**
+             * @description how they were told
+             * @default
+             */
+            countBy?: components["schemas"]["CountBy"];
+        };
+        /** @description What was taken, told better. */
+        Correction: {
+            /**
+             * Format: float
+             * @description more than 0, in the unit given
+             */
+            amount: number;
+            /** @description unit of measure */
+            unit: components["schemas"]["AmountUnit"];
+            /** @description why it is corrected */
+            because: string;
+            /**
+             * @description how ripe, in words
+             * @default
+             */
+            ripeness?: string;
+            /**
+             * @description per cent left on the tree, 0 to 100
+             * @default 70
+             */
+            shareLeft?: number;
+            /**
+             * @description what the next person should know
+             * @default
+             */
+            note?: string;
+            /**
+             * @description somebody's time at it
+             * @default null
+             */
+            minutes?: number | null;
+            /**
+             * @description how many were looked at, one by one
+             * @default 0
+             */
+            opened?: number;
+            /**
+             * @description how many of them were sound
+             * @default 0
+             */
+            sound?: number;
+            /**
+             * @description how they were told
+             * @default
+             */
+            countBy?: components["schemas"]["CountBy"];
         };
         /** @enum {string} */
         TreeDanger: "deadly" | "serious" | "mild" | "harmless" | "doubted" | "unknown";
@@ -3863,6 +3965,17 @@ export interface components {
             /** @description the most worthwhile first */
             next: components["schemas"]["SuggestionView"][];
         };
+        /** @description What stood there before it was corrected. */
+        CorrectionView: {
+            /** @description day, YYYY-MM-DD */
+            at: string;
+            /** @description who corrected it */
+            by: string;
+            /** @description why */
+            because: string;
+            /** @description that stood there, in words */
+            amount: string;
+        };
         /** @description What was taken. */
         HarvestView: {
             /** @description its id */
@@ -3893,6 +4006,27 @@ export interface components {
             site: string;
             /** @description id of the examination it was cleared by */
             examination: string;
+            /** @description somebody's time at it */
+            minutes?: number | null;
+            /** @description how many were looked at */
+            opened: number;
+            /** @description of them sound */
+            sound: number;
+            /** @description how they were told */
+            countBy: components["schemas"]["CountBy"];
+            /** @description per cent of all; nineteen times of twenty it lies between this */
+            soundLeast?: number | null;
+            /** @description per cent, and this */
+            soundMost?: number | null;
+            /**
+             * Format: float
+             * @description of the amount, in the unit
+             */
+            number: number;
+            /** @description as it was logged */
+            unit: components["schemas"]["AmountUnit"];
+            /** @description what stood there before, the last first */
+            corrections: components["schemas"]["CorrectionView"][];
         };
         /** @description A decision that was put on record. */
         DecisionView: {
@@ -4119,6 +4253,69 @@ export interface components {
             faults: components["schemas"]["ImportFault"][];
             /** @description it was brought in */
             done: boolean;
+        };
+        /** @description Harvests that belong together, told short. */
+        HarvestGroupView: {
+            /** @description what they have in common */
+            key: string;
+            /** @description in words */
+            label: string;
+            /** @description how often it was taken */
+            times: number;
+            /** @description of the figures, as the reader weighs */
+            unit: string;
+            /**
+             * Format: float
+             * @description in all
+             */
+            total: number;
+            /**
+             * Format: float
+             * @description the middle one
+             */
+            median: number;
+            /**
+             * Format: float
+             * @description half of them lie between this
+             */
+            lower: number;
+            /**
+             * Format: float
+             * @description and this
+             */
+            upper: number;
+            /**
+             * Format: float
+             * @description the middle yield of an hour; null where nobody looked at the clock
+             */
+            perHour?: number | null;
+            /**
+             * Format: float
+             * @description half of them lie between this
+             */
+            hourLower?: number | null;
+            /**
+             * Format: float
+             * @description and this
+             */
+            hourUpper?: number | null;
+            /** @description harvests with a time */
+            timed: number;
+            /** @description fruits or nuts that were looked at */
+            opened: number;
+            /** @description per cent of them sound */
+            sound?: number | null;
+            /** @description per cent of all; nineteen times of twenty it lies between this */
+            soundLeast?: number | null;
+            /** @description per cent, and this */
+            soundMost?: number | null;
+        };
+        /** @description What was taken, in groups and one by one. */
+        HarvestsView: {
+            /** @description those taken most often first */
+            groups: components["schemas"]["HarvestGroupView"][];
+            /** @description newest first, a hundred at the most */
+            harvests: components["schemas"]["HarvestView"][];
         };
         /** @description A copy of everything. */
         CopyView: {
@@ -7795,6 +7992,72 @@ export interface operations {
                 };
             };
             /** @description Something in it cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_harvest_harvest_log: {
+        parameters: {
+            query?: {
+                by?: unknown;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was taken. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HarvestsView"];
+                };
+            };
+        };
+    };
+    put_app_harvest_harvest_correct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Correction"];
+            };
+        };
+        responses: {
+            /** @description What was taken. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HarvestView"];
+                };
+            };
+            /** @description No such harvest. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something in it cannot be; nothing was changed. */
             422: {
                 headers: {
                     [name: string]: unknown;

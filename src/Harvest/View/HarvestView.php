@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Harvest\View;
 
+use App\Harvest\CountBy;
+use Hylognosis\Measure\AmountUnit;
+
 /** What was taken. */
 final readonly class HarvestView
 {
@@ -22,6 +25,15 @@ final readonly class HarvestView
      * @param string $specimen    tag of the tree
      * @param string $site        name of the place
      * @param string $examination id of the examination it was cleared by
+     * @param int|null $minutes   somebody's time at it
+     * @param int    $opened      how many were looked at
+     * @param int    $sound       of them sound
+     * @param CountBy $countBy    how they were told
+     * @param int|null $soundLeast per cent of all; nineteen times of twenty it lies between this
+     * @param int|null $soundMost per cent, and this
+     * @param float  $number      of the amount, in the unit
+     * @param AmountUnit $unit    as it was logged
+     * @param list<CorrectionView> $corrections what stood there before, the last first
      */
     public function __construct(
         public string $id,
@@ -38,6 +50,15 @@ final readonly class HarvestView
         public string $specimen,
         public string $site,
         public string $examination,
+        public ?int $minutes,
+        public int $opened,
+        public int $sound,
+        public CountBy $countBy,
+        public ?int $soundLeast,
+        public ?int $soundMost,
+        public float $number,
+        public AmountUnit $unit,
+        public array $corrections,
     ) {
     }
 }
