@@ -110,7 +110,7 @@ final readonly class HarvestLog implements Takings
             ],
         );
 
-        return new HarvestsView($views, array_map($this->view(...), \array_slice($harvests, 0, self::LISTED)));
+        return new HarvestsView($by, $views, array_map($this->view(...), \array_slice($harvests, 0, self::LISTED)));
     }
 
     private function key(HarvestRecord $harvest, GroupBy $by): string

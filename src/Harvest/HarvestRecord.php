@@ -46,7 +46,8 @@ class HarvestRecord
      * @param int $shareLeft share left on the tree, percent
      */
     public function __construct(
-        #[ORM\ManyToOne(cascade: ['persist'])] #[ORM\JoinColumn(nullable: false),]
+        #[ORM\ManyToOne(cascade: ['persist'])]
+        #[ORM\JoinColumn(nullable: false)]
         public readonly DecisionRecord $decision,
         #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false)] public readonly User $takenBy,
         #[ORM\Column(type: DayType::NAME)] public readonly \DateTimeImmutable $takenOn,

@@ -37,6 +37,13 @@ final class ViewsTest extends BrowserTestCase
         yield 'A day out' => ['/plan', 'Walk it'];
         yield 'The round by phone' => ['/plan/walk', 'Done, next'];
         yield 'What came when' => ['/phenology', 'Trend'];
+        yield 'Recipes' => ['/recipes', 'Fibre and cord'];
+        yield 'A recipe' => ['/recipes/acorn-meal?grams=1000', 'It keeps'];
+        yield 'What was taken' => ['/harvests', 'One by one'];
+        yield 'In the making' => ['/batches', 'Begin a batch'];
+        yield 'A new batch' => ['/batches/new', 'Of which harvests?'];
+        yield 'Called back' => ['/recalls', 'pull the label'];
+        yield 'Reckon' => ['/reckon', 'A board moves'];
         yield 'Tags' => ['/tags', 'Print'];
         yield 'Files' => ['/exchange', 'Darwin Core Archive'];
         yield 'Devices' => ['/people/devices', 'Position receiver'];

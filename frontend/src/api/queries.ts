@@ -201,6 +201,12 @@ export const recipeQuery = (id: string, ways: string[], grams: number | null) =>
 export const batchesQuery = queryOptions({ queryKey: ["batches"], queryFn: () => unwrap(client.GET("/api/batches")) });
 export const batchQuery = (id: string) =>
   queryOptions({ queryKey: ["batch", id], queryFn: () => unwrap(client.GET("/api/batches/{id}", ofTree(id))) });
+export const harvestsQuery = (by: Schemas["GroupBy"]) =>
+  queryOptions({
+    queryKey: ["harvests", by],
+    queryFn: () => unwrap(client.GET("/api/harvests", { params: { query: { by } } })),
+    placeholderData: (before) => before,
+  });
 export const freeHarvestsQuery = queryOptions({
   queryKey: ["free-harvests"],
   queryFn: () => unwrap(client.GET("/api/batches/harvests")),

@@ -4254,6 +4254,8 @@ export interface components {
             /** @description it was brought in */
             done: boolean;
         };
+        /** @enum {string} */
+        GroupBy: "kind" | "kind-year" | "tree" | "site" | "person" | "year";
         /** @description Harvests that belong together, told short. */
         HarvestGroupView: {
             /** @description what they have in common */
@@ -4312,6 +4314,8 @@ export interface components {
         };
         /** @description What was taken, in groups and one by one. */
         HarvestsView: {
+            /** @description what they are put together by */
+            by: components["schemas"]["GroupBy"];
             /** @description those taken most often first */
             groups: components["schemas"]["HarvestGroupView"][];
             /** @description newest first, a hundred at the most */

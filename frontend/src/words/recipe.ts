@@ -24,8 +24,8 @@ export function heatWords(least: number, most: number, imperial: boolean): strin
   return `${least === most ? in_(most) : `${in_(least)} to ${in_(most)}`} ${imperial ? "°F" : "°C"}`;
 }
 
-/** Grams as people weigh them, to two figures: no scale of a recipe is finer. */
-export function weightWords(grams: number, imperial: boolean): string {
+/** Grams as people weigh them, to two figures: no recipe is finer. What was weighed is told to three. */
+export function weightWords(grams: number, imperial: boolean, figures = 2): string {
   const [value, unit] = imperial
     ? grams >= 453.6
       ? [grams / 453.59237, "lb"]
@@ -33,7 +33,7 @@ export function weightWords(grams: number, imperial: boolean): string {
     : grams >= 1000
       ? [grams / 1000, "kg"]
       : [grams, "g"];
-  return `${Number(value.toPrecision(2)).toLocaleString("en-GB")} ${unit}`;
+  return `${Number(value.toPrecision(figures)).toLocaleString("en-GB")} ${unit}`;
 }
 
 /** A weight that is not known to the gram. */

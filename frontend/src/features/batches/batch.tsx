@@ -169,8 +169,8 @@ function StepLine({
         )}
         {(s.gramsIn != null || s.gramsOut != null) && (
           <p>
-            {s.gramsIn != null && `In: ${weightWords(s.gramsIn, imperial)}. `}
-            {s.gramsOut != null && `Out: ${weightWords(s.gramsOut, imperial)}. `}
+            {s.gramsIn != null && `In: ${weightWords(s.gramsIn, imperial, 3)}. `}
+            {s.gramsOut != null && `Out: ${weightWords(s.gramsOut, imperial, 3)}. `}
             {loss !== null && loss > 0 && `${loss} % were lost.`}
           </p>
         )}
@@ -260,15 +260,17 @@ function Jars({ b, onKept }: { b: Batch; onKept: (next: Batch) => void }) {
               <strong>{u.number}</strong> {u.contents}, best before {dayWords(u.bestBefore)}
               {u.recalledAt && <strong className="block text-berry">Called back: {u.recalledBecause}</strong>}
             </span>
-            <input
-              className={`${fieldClass} w-56 print:hidden`}
-              aria-label={`Who has jar ${u.number}`}
-              placeholder="who has it"
-              maxLength={200}
-              defaultValue={u.givenTo}
-              disabled={u.recalledAt != null}
-              onBlur={(e) => e.target.value !== u.givenTo && give.mutate({ unit: u.id, to: e.target.value })}
-            />
+            <span className="w-56 print:hidden">
+              <input
+                className={fieldClass}
+                aria-label={`Who has jar ${u.number}`}
+                placeholder="who has it"
+                maxLength={200}
+                defaultValue={u.givenTo}
+                disabled={u.recalledAt != null}
+                onBlur={(e) => e.target.value !== u.givenTo && give.mutate({ unit: u.id, to: e.target.value })}
+              />
+            </span>
           </li>
         ))}
       </ul>

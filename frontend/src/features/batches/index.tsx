@@ -22,6 +22,9 @@ export default function Batches() {
             Begin a batch
           </Link>
         )}
+        <Link to="/harvests" className="inline-flex min-h-11 items-center underline underline-offset-4">
+          What was taken
+        </Link>
         <Link to="/recipes" className="inline-flex min-h-11 items-center underline underline-offset-4">
           Recipes
         </Link>

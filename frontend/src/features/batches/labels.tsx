@@ -55,7 +55,7 @@ export default function Labels() {
             key={u.id}
             data-label={u.number}
             className="flex break-inside-avoid gap-[2mm] overflow-hidden border border-black bg-white text-black print:border-0"
-            style={{ width: `${s.width}mm`, height: `${s.height}mm`, padding: "3mm", fontSize: "2.5mm", lineHeight: 1.25 }}
+            style={{ width: `${s.width}mm`, height: `${s.height}mm`, padding: "3mm", fontSize: size === "2x4" ? "3.3mm" : "2.5mm", lineHeight: 1.25 }}
           >
             <QRCodeSVG
               value={`${window.location.origin}/jars/${u.id}`}
@@ -64,7 +64,7 @@ export default function Labels() {
               title={`Jar ${u.number} of ${b.name}`}
             />
             <span className="min-w-0">
-              <strong className="block" style={{ fontSize: "4mm" }}>
+              <strong className="block" style={{ fontSize: size === "2x4" ? "5.5mm" : "4mm" }}>
                 {u.contents}
               </strong>
               <em className="block font-book">{kinds}</em>

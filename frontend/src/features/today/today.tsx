@@ -157,6 +157,9 @@ export default function Today() {
             ))}
           </Section>
           <p>
+            <Link to="/harvests" className="mr-4 inline-flex min-h-11 items-center underline">
+              What was taken
+            </Link>
             <Link to="/batches" className="inline-flex min-h-11 items-center underline">
               In the making
             </Link>

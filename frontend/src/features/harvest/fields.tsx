@@ -1,0 +1,156 @@
+import type { Schemas } from "../../api/client";
+import { Field, fieldClass } from "../../ui/controls";
+
+const UNITS: Record<Schemas["Units"], { value: Schemas["AmountUnit"]; label: string }[]> = {
+  metric: [
+    { value: "g", label: "grams" },
+    { value: "kg", label: "kilograms" },
+    { value: "l", label: "litres" },
+    { value: "heads", label: "heads" },
+    { value: "pieces", label: "pieces" },
+  ],
+  imperial: [
+    { value: "oz", label: "ounces" },
+    { value: "lb", label: "pounds" },
+    { value: "pt", label: "US pints" },
+    { value: "heads", label: "heads" },
+    { value: "pieces", label: "pieces" },
+  ],
+};
+export const COUNT_BY: Record<Schemas["CountBy"], string> = { "": "not counted", float: "floated in water", cut: "cut open", look: "looked at" };
+
+export type Typed = {
+  amount: string;
+  unit: Schemas["AmountUnit"];
+  ripeness: string;
+  left: number;
+  note: string;
+  minutes: string;
+  countBy: Schemas["CountBy"];
+  opened: string;
+  sound: string;
+};
+
+export const nothingTyped = (system: Schemas["Units"]): Typed => ({
+  amount: "",
+  unit: UNITS[system][0]?.value ?? "g",
+  ripeness: "",
+  left: 70,
+  note: "",
+  minutes: "",
+  countBy: "",
+  opened: "",
+  sound: "",
+});
+
+/** In the words of the API. */
+export const asSent = (t: Typed) => ({
+  amount: Number(t.amount.replace(",", ".")),
+  unit: t.unit,
+  ripeness: t.ripeness,
+  shareLeft: t.left,
+  note: t.note,
+  minutes: t.minutes === "" ? null : Number(t.minutes),
+  opened: t.countBy === "" ? 0 : Number(t.opened || 0),
+  sound: t.countBy === "" ? 0 : Number(t.sound || 0),
+  countBy: t.countBy,
+});
+
+/** What is told of a harvest. */
+export function HarvestFields(p: { system: Schemas["Units"]; typed: Typed; onChange: (typed: Typed) => void; fields: Record<string, string> }) {
+  const { typed: t, fields } = p;
+  const set = (change: Partial<Typed>) => p.onChange({ ...t, ...change });
+  const units = UNITS[p.system].some((u) => u.value === t.unit) ? UNITS[p.system] : [...UNITS.metric, ...UNITS.imperial];
+  return (
+    <>
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="Amount" error={fields.amount}>
+          <input
+            className={fieldClass}
+            inputMode="decimal"
+            required
+            pattern="[0-9]+([.,][0-9]+)?"
+            name="amount"
+            value={t.amount}
+            onChange={(e) => set({ amount: e.target.value })}
+          />
+        </Field>
+        <Field label="Unit">
+          <select className={fieldClass} name="unit" value={t.unit} onChange={(e) => set({ unit: e.target.value as Schemas["AmountUnit"] })}>
+            {units.map((u) => (
+              <option key={u.value} value={u.value}>
+                {u.label}
+              </option>
+            ))}
+          </select>
+        </Field>
+      </div>
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="Ripeness" error={fields.ripeness}>
+          <input className={fieldClass} name="ripeness" maxLength={200} value={t.ripeness} onChange={(e) => set({ ripeness: e.target.value })} />
+        </Field>
+        <Field label="It took, minutes" error={fields.minutes}>
+          <input className={fieldClass} type="number" min="1" name="minutes" value={t.minutes} onChange={(e) => set({ minutes: e.target.value })} />
+        </Field>
+      </div>
+      <Field label={`Left on the tree: ${t.left} %`} error={fields.shareLeft}>
+        <input
+          type="range"
+          min={0}
+          max={100}
+          step={5}
+          className="h-11 w-full accent-(--ink)"
+          value={t.left}
+          onChange={(e) => set({ left: Number(e.target.value) })}
+        />
+      </Field>
+      <div className="grid grid-cols-3 gap-3">
+        <Field label="Sound ones">
+          <select className={fieldClass} name="count-by" value={t.countBy} onChange={(e) => set({ countBy: e.target.value as Schemas["CountBy"] })}>
+            {Object.entries(COUNT_BY).map(([value, label]) => (
+              <option key={value} value={value}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </Field>
+        {t.countBy !== "" && (
+          <>
+            <Field label="How many" error={fields.opened}>
+              <input
+                className={fieldClass}
+                type="number"
+                min="1"
+                required
+                name="opened"
+                value={t.opened}
+                onChange={(e) => set({ opened: e.target.value })}
+              />
+            </Field>
+            <Field label="Of them sound" error={fields.sound}>
+              <input
+                className={fieldClass}
+                type="number"
+                min="0"
+                required
+                name="sound"
+                value={t.sound}
+                onChange={(e) => set({ sound: e.target.value })}
+              />
+            </Field>
+          </>
+        )}
+      </div>
+      <Field label="What the next person should know" error={fields.note}>
+        <textarea
+          className={`${fieldClass} py-2`}
+          name="note"
+          rows={2}
+          maxLength={1000}
+          value={t.note}
+          onChange={(e) => set({ note: e.target.value })}
+        />
+      </Field>
+    </>
+  );
+}
