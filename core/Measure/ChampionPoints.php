@@ -10,7 +10,13 @@ namespace Hylognosis\Measure;
  */
 final readonly class ChampionPoints
 {
-    private function __construct(public float $points)
+    /** Errors of a tape round bark, of a height and of a spread, where nobody says they were less. Common practice. */
+    private const GIRTH_INCHES = 1.0;
+    private const HEIGHT = 0.03;
+    private const SPREAD = 0.05;
+
+    /** @param float $error of the points, one standard deviation */
+    private function __construct(public float $points, public float $error)
     {
     }
 
@@ -23,6 +29,19 @@ final readonly class ChampionPoints
             }
         }
 
-        return new self($girth->inches() + $height->feet() + $crownSpread->feet() / 4);
+        return new self(
+            $girth->inches() + $height->feet() + $crownSpread->feet() / 4,
+            sqrt(
+                self::GIRTH_INCHES ** 2 +
+                    (self::HEIGHT * $height->feet()) ** 2 +
+                    ((self::SPREAD * $crownSpread->feet()) / 4) ** 2,
+            ),
+        );
+    }
+
+    /** Whether it has more points than another by more than both may be off, nineteen times of twenty. */
+    public function leads(self $other): bool
+    {
+        return $this->points - $other->points > 1.96 * sqrt($this->error ** 2 + $other->error ** 2);
     }
 }

@@ -13,6 +13,7 @@ use App\Species\View\FloraView;
 use App\Species\View\TaxonSummaryView;
 use App\Species\View\TaxonView;
 use App\Species\View\TermView;
+use App\Species\View\WoodView;
 use App\Web\ApiController;
 use App\Web\Refused;
 use Hylognosis\Flora\Flora;
@@ -43,7 +44,7 @@ final class FloraController extends ApiController
             type: 'array',
             items: new OA\Items(ref: new Model(type: FloraSummaryView::class)),
         ),
-    )]
+    ),]
     public function floras(): JsonResponse
     {
         return $this->json(
@@ -57,17 +58,29 @@ final class FloraController extends ApiController
         );
     }
 
+    /** Woods of the flora this person works with, side by side. */
+    #[Route('/api/woods', methods: ['GET'])]
+    #[OA\Response(
+        response: 200,
+        description: 'The woods.',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: WoodView::class))),
+    ),]
+    public function woods(#[CurrentUser] User $user): JsonResponse
+    {
+        return $this->json(WoodBook::of($this->library->flora($user->flora)));
+    }
+
     #[Route('/api/flora', methods: ['GET'])]
     #[OA\Response(
         response: 200,
         description: 'A flora; without a name the one this person works with.',
         content: new Model(type: FloraView::class),
-    )]
+    ),]
     #[OA\Response(
         response: 404,
         description: 'No such flora.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function flora(
         #[CurrentUser] User $user,
         Request $request,
@@ -95,7 +108,7 @@ final class FloraController extends ApiController
         response: 200,
         description: 'The glossary.',
         content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: TermView::class))),
-    )]
+    ),]
     public function terms(): JsonResponse
     {
         return $this->json($this->glossary->terms());
@@ -106,12 +119,12 @@ final class FloraController extends ApiController
         response: 200,
         description: 'The notebook page of a species.',
         content: new Model(type: TaxonView::class),
-    )]
+    ),]
     #[OA\Response(
         response: 404,
         description: 'No such taxon.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function taxon(
         #[CurrentUser] User $user,
         string $id,

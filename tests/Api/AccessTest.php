@@ -143,6 +143,7 @@ final class AccessTest extends ApiTestCase
             '/api/harvests/{harvest}',
             ['amount' => 20, 'unit' => 'heads', 'because' => 'Counted again.'],
         ],
+        'app_species_flora_woods' => ['readers', '/api/woods'],
         'app_batches_batch_all' => ['readers', '/api/batches'],
         'app_batches_batch_free' => ['readers', '/api/batches/harvests'],
         'app_batches_batch_begin' => [

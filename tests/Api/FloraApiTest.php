@@ -149,4 +149,25 @@ final class FloraApiTest extends ApiTestCase
             }
         }
     }
+
+    public function testWoodsStandSideBySideAndWhatIsNotKnownIsNotNought(): void
+    {
+        $this->signIn('vera');
+        $woods = array_column($this->call('GET', '/api/woods'), null, 'taxon');
+        self::assertContains('fuel', (array) self::at($woods, 'fagus-sylvatica.uses'));
+        self::assertSame(
+            [1, 2],
+            [
+                self::at($woods, 'robinia-pseudoacacia.decayClass') <=> 1 ? 2 : 1,
+                self::at($woods, 'quercus-robur.decayClass'),
+            ],
+        );
+        self::assertGreaterThan(600, self::at($woods, 'fagus-sylvatica.densityLeast'));
+        self::assertArrayNotHasKey('taxus-baccata', $woods, 'nothing is taken of it');
+        foreach ($woods as $wood) {
+            self::assertIsArray($wood);
+            self::assertNotSame([], $wood['uses']);
+            self::assertNotSame(0.0, $wood['heatLeast']);
+        }
+    }
 }

@@ -10,7 +10,7 @@ final class HarvestLogTest extends ApiTestCase
     public function testItIsToldByKindWithYieldOfAnHourAndTheShareOfSoundOnes(): void
     {
         $this->signIn('vera');
-        $groups = $this->groups('kind');
+        $groups = $this->told('kind');
         $chestnut = $groups['sweet chestnut, nuts'];
         self::assertSame([1, 'kg', 4.5], [$chestnut['times'], $chestnut['unit'], $chestnut['total']]);
         self::assertEqualsWithDelta((4.5 * 60) / 70, $chestnut['perHour'], 0.01);
@@ -19,9 +19,9 @@ final class HarvestLogTest extends ApiTestCase
             [$chestnut['opened'], $chestnut['sound'], $chestnut['soundLeast'], $chestnut['soundMost']],
             'Clopper and Pearson of 36 in 40',
         );
-        self::assertArrayHasKey('M-02: sweet chestnut, nuts', $this->groups('tree'));
-        self::assertArrayHasKey('sweet chestnut, nuts, 2026', $this->groups('kind-year'));
-        self::assertArrayHasKey('Jonas Brandauer: sweet chestnut, nuts', $this->groups('person'));
+        self::assertArrayHasKey('M-02: sweet chestnut, nuts', $this->told('tree'));
+        self::assertArrayHasKey('sweet chestnut, nuts, 2026', $this->told('kind-year'));
+        self::assertArrayHasKey('Jonas Brandauer: sweet chestnut, nuts', $this->told('person'));
         $years = array_column((array) $this->call('GET', '/api/harvests?by=year')['groups'], 'unit', 'key');
         self::assertCount(3, $years, 'heads and kilograms are not added up');
         $this->call('GET', '/api/harvests?by=colour');
@@ -50,7 +50,7 @@ final class HarvestLogTest extends ApiTestCase
             ['4.5 kg', 'The bucket was weighed with it.'],
             [self::at($after, 'corrections.0.amount'), self::at($after, 'corrections.0.because')],
         );
-        self::assertSame(4.2, $this->groups('kind')['sweet chestnut, nuts']['total']);
+        self::assertSame(4.2, $this->told('kind')['sweet chestnut, nuts']['total']);
         foreach (
             [
                 ['amount' => 0],
@@ -79,7 +79,7 @@ final class HarvestLogTest extends ApiTestCase
     }
 
     /** @return array<string, array<mixed>> by what they have in common */
-    private function groups(string $by): array
+    private function told(string $by): array
     {
         $groups = [];
         foreach ((array) $this->call('GET', '/api/harvests?by='.$by)['groups'] as $group) {

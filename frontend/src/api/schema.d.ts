@@ -1590,6 +1590,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/woods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Woods of the flora this person works with, side by side. */
+        get: operations["get_app_species_flora_woods"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/flora": {
         parameters: {
             query?: never;
@@ -5251,6 +5268,45 @@ export interface components {
             region: string;
             /** @description why its files are not the edition in use; empty where they are */
             problem: string;
+        };
+        /** @description What the wood of a kind is like. What nobody has written down is null, and is not known. */
+        WoodView: {
+            /** @description id of the kind */
+            taxon: string;
+            /** @description its common name */
+            name: string;
+            /** @description its scientific name */
+            latin: string;
+            /** @description what its wood is taken for */
+            uses: string[];
+            /**
+             * Format: float
+             * @description air dry, kg in a cubic metre
+             */
+            densityLeast?: number | null;
+            /**
+             * Format: float
+             * @description the same
+             */
+            densityMost?: number | null;
+            /**
+             * Format: float
+             * @description air dry, kWh in a stacked cubic metre
+             */
+            heatLeast?: number | null;
+            /**
+             * Format: float
+             * @description the same
+             */
+            heatMost?: number | null;
+            /** @description of the heartwood in the ground, 1 lasts longest, 5 least */
+            decayClass?: number | null;
+            /** @description years a thin post stands */
+            groundLeast?: number | null;
+            /** @description the same */
+            groundMost?: number | null;
+            /** @description what of its wood may be taken, in words */
+            parts: string[];
         };
         /** @enum {string} */
         CharacterKind: "states" | "ordered-states" | "number" | "count";
@@ -9745,6 +9801,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FloraSummaryView"][];
+                };
+            };
+        };
+    };
+    get_app_species_flora_woods: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The woods. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WoodView"][];
                 };
             };
         };

@@ -1,5 +1,6 @@
 import type { Schemas } from "../../api/client";
 import { Field, fieldClass } from "../../ui/controls";
+import { OwnMeasures } from "./measures";
 
 const UNITS: Record<Schemas["Units"], { value: Schemas["AmountUnit"]; label: string }[]> = {
   metric: [
@@ -85,6 +86,7 @@ export function HarvestFields(p: { system: Schemas["Units"]; typed: Typed; onCha
           </select>
         </Field>
       </div>
+      <OwnMeasures amount={t.amount} unit={t.unit} onTake={(amount, unit) => set({ amount, unit })} />
       <div className="grid grid-cols-2 gap-3">
         <Field label="Ripeness" error={fields.ripeness}>
           <input className={fieldClass} name="ripeness" maxLength={200} value={t.ripeness} onChange={(e) => set({ ripeness: e.target.value })} />

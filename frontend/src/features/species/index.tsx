@@ -32,6 +32,9 @@ export default function SpeciesIndex() {
         <Link to="/recipes" className="ml-5 inline-flex min-h-11 items-center underline underline-offset-4">
           Recipes
         </Link>
+        <Link to="/woods" className="ml-5 inline-flex min-h-11 items-center underline underline-offset-4">
+          Woods
+        </Link>
       </p>
       <ul>
         {taxa.map((t) => (

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Species;
+
+use App\Species\View\WoodView;
+use Hylognosis\Flora\FigureKind;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\NumberRange;
+use Hylognosis\Flora\Part;
+use Hylognosis\Flora\Taxon;
+use Hylognosis\Processing\GroundLife;
+
+/** The woods of a flora side by side: those of which wood, bark or twigs are taken. */
+final readonly class WoodBook
+{
+    /** What wood is taken for, as the floras name uses. */
+    private const USES = ['fuel', 'fire', 'posts', 'carving', 'craft', 'smoke'];
+
+    /** @return list<WoodView> by name */
+    public static function of(Flora $flora): array
+    {
+        $woods = [];
+        foreach ($flora->taxa as $taxon) {
+            $parts = array_filter(
+                $taxon->parts,
+                static fn (Part $p): bool => null !== $p->timing && [] !== array_intersect($p->uses, self::USES),
+            );
+            if ([] !== $parts) {
+                $woods[] = self::wood($taxon, $parts);
+            }
+        }
+        usort($woods, static fn (WoodView $a, WoodView $b): int => $a->name <=> $b->name);
+
+        return $woods;
+    }
+
+    /** @param non-empty-array<string, Part> $parts */
+    private static function wood(Taxon $taxon, array $parts): WoodView
+    {
+        $uses = array_merge(...array_values(array_map(static fn (Part $p): array => $p->uses, $parts)));
+        $figure = static fn (FigureKind $kind): ?NumberRange => $taxon->figures[$kind->value] ?? null;
+        [$density, $heat, $class] = [
+            $figure(FigureKind::Density),
+            $figure(FigureKind::Heat),
+            $figure(FigureKind::DecayClass),
+        ];
+        // the worse of two classes: a post does not choose
+        $decay = null === $class ? null : min(5, max(1, (int) ceil($class->high)));
+        $years = null === $decay ? null : GroundLife::ofClass($decay);
+
+        return new WoodView(
+            $taxon->id,
+            $taxon->commonName(),
+            $taxon->name,
+            array_values(array_intersect(self::USES, $uses)),
+            $density?->low,
+            $density?->high,
+            $heat?->low,
+            $heat?->high,
+            $decay,
+            $years[0] ?? null,
+            $years[1] ?? null,
+            array_values(array_map(static fn (Part $p): string => $p->label, $parts)),
+        );
+    }
+}
