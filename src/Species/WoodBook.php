@@ -25,7 +25,10 @@ final readonly class WoodBook
         foreach ($flora->taxa as $taxon) {
             $parts = array_filter(
                 $taxon->parts,
-                static fn (Part $p): bool => null !== $p->timing && [] !== array_intersect($p->uses, self::USES),
+                // what is eaten too is no wood, whatever else is made of its stones and cups
+                static fn (Part $p): bool => null !== $p->timing
+                    && [] !== array_intersect($p->uses, self::USES)
+                    && !\in_array('food', $p->uses, true),
             );
             if ([] !== $parts) {
                 $woods[] = self::wood($taxon, $parts);

@@ -40,7 +40,7 @@ $go = static function (string $path) use ($browser): void {
 };
 $press = static function (string $words) use ($js): void {
     $js(
-        '[...document.querySelectorAll("button, label")].find(e => e.checkVisibility() && '.
+        '[...document.querySelectorAll("button, label, a")].find(e => e.checkVisibility() && '.
             '(e.textContent.includes(arguments[0]) || e.ariaLabel === arguments[0])).click()',
         $words,
     );
@@ -107,8 +107,6 @@ try {
     $press('Marta Ellinger');
     usleep(1_500_000);
     $shot('today');
-    $go('/running');
-    $shot('running');
     $go('/trees?as=map');
     $shot('map');
     $go('/trees/'.$tree('M-02'));
@@ -128,8 +126,12 @@ try {
     $shot('people');
     $go('/exchange');
     $shot('exchange');
-    $go('/species');
-    $shot('species-index');
+    $go('/recipes/acorn-meal?grams=5000');
+    $shot('recipe');
+    $go('/batches');
+    $press('Elderflower cordial of June');
+    usleep(1_000_000);
+    $shot('batch');
     $go('/species/prunus-avium');
     $shot('species');
     $go('/review/central-european-hills');
