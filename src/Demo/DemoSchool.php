@@ -51,6 +51,9 @@ use App\Trees\Specimen;
 use App\Trees\StationKind;
 use App\Trees\TreeKind;
 use App\Trees\TreeMeasure;
+use App\Trials\Damp;
+use App\Trials\Trial;
+use App\Trials\TrialOf;
 use App\Weather\StoredDay;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Crop\CropGrade;
@@ -168,6 +171,7 @@ final readonly class DemoSchool
                     BatchStep::class,
                     BatchSource::class,
                     Batch::class,
+                    Trial::class,
                     CropNote::class,
                     PlannedDay::class,
                     StoredDay::class,
@@ -390,6 +394,25 @@ final readonly class DemoSchool
                     $node->has('sound') ? $node->integer('sound', 0, 1000) : 0,
                     $people[$node->text('by')],
                     new \DateTimeImmutable($node->integer('year', 1990, 2100).'-12-01 18:00'),
+                ),
+            );
+        }
+        foreach ($school->children('trials') as $i => $node) {
+            $on = CalendarDay::parse($node->text('on'));
+            $this->entities->persist(
+                new Trial(
+                    Uuid::v7()->toRfc4122(),
+                    $node->word('what', TrialOf::class),
+                    $node->text('of'),
+                    null,
+                    $node->text('way'),
+                    $node->word('damp', Damp::class),
+                    $node->flag('worked', false),
+                    $node->has('seconds') ? $node->integer('seconds', 1, 100_000) : null,
+                    $node->optionalText('note'),
+                    $on,
+                    $on->modify(\sprintf('15:%02d', $i % 60)),
+                    $people[$node->text('by')],
                 ),
             );
         }

@@ -10,6 +10,7 @@ use App\Batches\BatchUnit;
 use App\Season\CropNote;
 use App\Season\PlannedDay;
 use App\Season\TreeEvent;
+use App\Trials\Trial;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\RouterInterface;
@@ -144,6 +145,20 @@ final class AccessTest extends ApiTestCase
             ['amount' => 20, 'unit' => 'heads', 'because' => 'Counted again.'],
         ],
         'app_species_flora_woods' => ['readers', '/api/woods'],
+        'app_trials_trial_all' => ['readers', '/api/trials'],
+        'app_trials_trial_record' => [
+            'people',
+            '/api/trials',
+            [
+                'id' => '{random}',
+                'what' => 'tinder',
+                'of' => 'birch bark',
+                'way' => 'fire steel',
+                'damp' => 'dry',
+                'worked' => true,
+            ],
+        ],
+        'app_trials_trial_takeback' => ['instructors', '/api/trials/{trial}'],
         'app_batches_batch_all' => ['readers', '/api/batches'],
         'app_batches_batch_free' => ['readers', '/api/batches/harvests'],
         'app_batches_batch_begin' => [
@@ -370,7 +385,7 @@ final class AccessTest extends ApiTestCase
         return \is_string($id) ? $id : self::fail('Nothing is left of '.$tag);
     }
 
-    /** @param class-string<TreeEvent|CropNote|PlannedDay|Batch|BatchUnit> $what */
+    /** @param class-string<TreeEvent|CropNote|PlannedDay|Batch|BatchUnit|Trial> $what */
     private function oneOf(string $what, string $who): string
     {
         $found = self::getContainer()
@@ -417,6 +432,7 @@ final class AccessTest extends ApiTestCase
             '{secret}' => basename(self::text($link(), 'path')),
             '{renewal}' => basename(self::text($renewal, 'path')),
             '{random}' => Uuid::v4()->toRfc4122(),
+            '{trial}' => $this->oneOf(Trial::class, 'marta'),
             '{harvest}' => $this->harvestOf('M-01'),
             '{batch}' => $this->oneOf(Batch::class, 'marta'),
             '{unit}' => $this->oneOf(BatchUnit::class, 'jonas'),

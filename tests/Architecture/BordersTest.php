@@ -77,6 +77,7 @@ final class BordersTest
             'Trees',
             'Web',
         ],
+        'Trials' => ['Account', 'Clock', 'Storage', 'Trees', 'Web'],
         'Batches' => ['Account', 'Clock', 'Examine', 'Harvest', 'Library', 'Recipes', 'Storage', 'Trees', 'Web'],
         'Weather' => ['Account', 'Clock', 'Library', 'Storage', 'Trees', 'Web'],
         'Season' => [
@@ -113,6 +114,7 @@ final class BordersTest
             'Species',
             'Storage',
             'Trees',
+            'Trials',
             'Web',
             'Weather',
         ],

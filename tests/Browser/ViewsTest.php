@@ -43,6 +43,7 @@ final class ViewsTest extends BrowserTestCase
         yield 'In the making' => ['/batches', 'Begin a batch'];
         yield 'A new batch' => ['/batches/new', 'Of which harvests?'];
         yield 'Called back' => ['/recalls', 'pull the label'];
+        yield 'Trials' => ['/trials', 'fire steel'];
         yield 'Woods' => ['/woods', 'last in the ground'];
         yield 'Reckon' => ['/reckon', 'A board moves'];
         yield 'Tags' => ['/tags', 'Print'];

@@ -201,6 +201,8 @@ export const recipeQuery = (id: string, ways: string[], grams: number | null) =>
 export const batchesQuery = queryOptions({ queryKey: ["batches"], queryFn: () => unwrap(client.GET("/api/batches")) });
 export const batchQuery = (id: string) =>
   queryOptions({ queryKey: ["batch", id], queryFn: () => unwrap(client.GET("/api/batches/{id}", ofTree(id))) });
+export const trialsQuery = (of: Schemas["TrialOf"]) =>
+  queryOptions({ queryKey: ["trials", of], queryFn: () => unwrap(client.GET("/api/trials", { params: { query: { of } } })) });
 export const woodQuery = queryOptions({ queryKey: ["woods"], queryFn: () => unwrap(client.GET("/api/woods")), staleTime: Number.POSITIVE_INFINITY });
 export const harvestsQuery = (by: Schemas["GroupBy"]) =>
   queryOptions({

@@ -1867,6 +1867,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_trials_trial_all"];
+        put?: never;
+        post: operations["post_app_trials_trial_record"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** It stays on record, and counts no more. */
+        delete: operations["delete_app_trials_trial_takeback"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{id}/weather": {
         parameters: {
             query?: never;
@@ -3081,6 +3114,40 @@ export interface components {
             lowest?: number | null;
             /**
              * @description how it was measured
+             * @default
+             */
+            note?: string;
+        };
+        /** @enum {string} */
+        TrialOf: "tinder" | "fire" | "cord" | "ink" | "bending";
+        /** @enum {string} */
+        Damp: "dry" | "damp" | "wet";
+        /** @description Somebody tried something. */
+        NewTrial: {
+            /** @description made by whoever records it, a UUID: sent twice it is recorded once */
+            id: string;
+            /** @description what was tried */
+            what: components["schemas"]["TrialOf"];
+            /** @description of what: the stuff, in words */
+            of: string;
+            /** @description how: the spark, the twist, the mordant */
+            way: string;
+            /** @description how damp it was, by the hand */
+            damp: components["schemas"]["Damp"];
+            /** @description whether it worked */
+            worked: boolean;
+            /**
+             * @description until it worked, or until it was given up
+             * @default null
+             */
+            seconds?: number | null;
+            /**
+             * @description id of the tree it is from
+             * @default null
+             */
+            tree?: string | null;
+            /**
+             * @description in words
              * @default
              */
             note?: string;
@@ -5839,6 +5906,62 @@ export interface components {
             mergedInto?: string | null;
             /** @description the last first */
             measures: components["schemas"]["MeasureView"][];
+        };
+        /** @description How often one way of one stuff worked. */
+        WayFoundView: {
+            /** @description of what */
+            of: string;
+            /** @description how */
+            way: string;
+            /** @description how damp it was */
+            damp: components["schemas"]["Damp"];
+            /** @description times */
+            tried: number;
+            /** @description of them */
+            worked: number;
+            /** @description per cent; nineteen times of twenty it works more often than this */
+            least: number;
+            /** @description per cent, and less often than this */
+            most: number;
+            /**
+             * Format: float
+             * @description the middle time where it worked
+             */
+            seconds?: number | null;
+        };
+        /** @description Something that was tried. */
+        TrialView: {
+            /** @description of it */
+            id: string;
+            /** @description day, YYYY-MM-DD */
+            on: string;
+            /** @description of what */
+            of: string;
+            /** @description of the tree; empty where nobody said */
+            tag: string;
+            /** @description how */
+            way: string;
+            /** @description how damp it was */
+            damp: components["schemas"]["Damp"];
+            /** @description whether it worked */
+            worked: boolean;
+            /** @description until then */
+            seconds?: number | null;
+            /** @description in words */
+            note: string;
+            /** @description who tried it */
+            by: string;
+            /** @description the reader may */
+            mayTakeBack: boolean;
+        };
+        /** @description What was tried, and what works best. */
+        TrialsView: {
+            /** @description what was tried */
+            what: components["schemas"]["TrialOf"];
+            /** @description the surest first: those that work oftenest even at the worst */
+            ways: components["schemas"]["WayFoundView"][];
+            /** @description the last first */
+            trials: components["schemas"]["TrialView"][];
         };
         /** @description The weather of a day. */
         WeatherDayView: {
@@ -10580,6 +10703,110 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_trials_trial_all: {
+        parameters: {
+            query?: {
+                of?: unknown;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was tried. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_trials_trial_record: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewTrial"];
+            };
+        };
+        responses: {
+            /** @description What was tried. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description That id is of another trial. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_trials_trial_takeback: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was tried. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsView"];
                 };
             };
             /** @description Refused; nothing was stored. */

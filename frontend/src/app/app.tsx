@@ -25,6 +25,7 @@ const Phenology = lazy(() => import("../features/year/phenology"));
 const Reckoning = lazy(() => import("../features/reckoning/index"));
 const Recipes = lazy(() => import("../features/recipes/index"));
 const RecipePage = lazy(() => import("../features/recipes/page"));
+const Trials = lazy(() => import("../features/trials/index"));
 const WoodBook = lazy(() => import("../features/species/wood"));
 const HarvestLog = lazy(() => import("../features/harvest/log"));
 const Batches = lazy(() => import("../features/batches/index"));
@@ -116,6 +117,7 @@ export function App() {
             <Route path="/reckon" element={<Reckoning />} />
             <Route path="/recipes" element={<Recipes />} />
             <Route path="/recipes/:id" element={<RecipePage />} />
+            <Route path="/trials" element={<Trials />} />
             <Route path="/woods" element={<WoodBook />} />
             <Route path="/harvests" element={<HarvestLog />} />
             <Route path="/batches" element={<Batches />} />

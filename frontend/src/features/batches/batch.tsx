@@ -158,7 +158,7 @@ function StepLine({
   const loss = s.gramsIn && s.gramsOut != null ? Math.round(100 * (1 - s.gramsOut / s.gramsIn)) : null;
   return (
     <li className="rule-b py-3" data-place={s.place}>
-      <StepOf step={s.step} number={s.place + 1} imperial={imperial} />
+      <StepOf step={s.step} number={s.place + 1} imperial={imperial} isWeighed={s.gramsOut != null} />
       <div className="ml-10 mt-1 text-sm">
         {s.doneAt && <p className="font-semibold">Done {momentWords(s.doneAt)}.</p>}
         {s.startedAt && !s.doneAt && (

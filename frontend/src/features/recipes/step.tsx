@@ -3,7 +3,18 @@ import { everyWords, heatWords, ingredientWords, leftWords, spanWords } from "..
 import { capital } from "../../words/text";
 
 /** A step, as it is read beside the pot. */
-export function StepOf({ step, number, imperial }: { step: Schemas["RecipeStepView"]; number: number; imperial: boolean }) {
+export function StepOf({
+  step,
+  number,
+  imperial,
+  isWeighed = false,
+}: {
+  step: Schemas["RecipeStepView"];
+  number: number;
+  imperial: boolean;
+  /** What came out is known: nothing is guessed. */
+  isWeighed?: boolean;
+}) {
   const figures = [
     step.takes && `${capital(spanWords(step.takes))} of work`,
     step.waits && `wait ${spanWords(step.waits)}`,
@@ -23,7 +34,7 @@ export function StepOf({ step, number, imperial }: { step: Schemas["RecipeStepVi
         {beside.length > 0 && <p className="text-sm">Besides: {beside.map((i) => ingredientWords(i, imperial)).join("; ")}.</p>}
         <p>{step.do}</p>
         <p>
-          <strong>Until</strong> {step.until}. <span className="text-faded">{leftWords(step, imperial)}</span>
+          <strong>Until</strong> {step.until}. <span className="text-faded">{isWeighed ? "" : leftWords(step, imperial)}</span>
         </p>
         {step.wrong && <p className="text-sm">Goes wrong: {step.wrong}</p>}
         {step.never && (
