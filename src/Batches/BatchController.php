@@ -27,6 +27,7 @@ use Hylognosis\Recipe\Step;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -74,9 +75,11 @@ final class BatchController extends ApiController
             items: new OA\Items(ref: new Model(type: BatchSummaryView::class)),
         ),
     ),]
-    public function all(): JsonResponse
+    public function all(#[MapQueryParameter(validationFailedStatusCode: 422)] string $taxon = ''): JsonResponse
     {
-        return $this->json(array_map($this->page->summary(...), $this->batches->listed()));
+        $batches = '' === $taxon ? $this->batches->listed() : $this->batches->ofTaxon($taxon);
+
+        return $this->json(array_map($this->page->summary(...), $batches));
     }
 
     /** Harvests of which something is left to be made into anything. */

@@ -59,6 +59,24 @@ final class BatchRepository extends ServiceEntityRepository
         );
     }
 
+    /** @return list<Batch> made of a kind, the last begun first */
+    public function ofTaxon(string $taxon): array
+    {
+        return $this->found(
+            $this->createQueryBuilder('b')
+                ->distinct()
+                ->join('b.sources', 'f')
+                ->join('f.harvest', 'h')
+                ->join('h.decision', 'd')
+                ->where('d.taxon = :taxon')
+                ->setParameter('taxon', $taxon)
+                ->orderBy('b.begunAt', 'DESC')
+                ->setMaxResults(self::MOST)
+                ->getQuery()
+                ->getResult(),
+        );
+    }
+
     /** Percent of a harvest that went into batches. */
     public function used(HarvestRecord $harvest): int
     {

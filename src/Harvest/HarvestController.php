@@ -120,8 +120,9 @@ final class HarvestController extends ApiController
     public function log(
         HarvestLog $log,
         #[MapQueryParameter(validationFailedStatusCode: 422)] GroupBy $by = GroupBy::Kind,
+        #[MapQueryParameter(validationFailedStatusCode: 422)] string $taxon = '',
     ): JsonResponse {
-        return $this->json($log->grouped($by));
+        return $this->json($log->grouped($by, $taxon));
     }
 
     /** What stood there stays on record, with who changed it and why. */

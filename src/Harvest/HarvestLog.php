@@ -93,9 +93,10 @@ final readonly class HarvestLog implements Takings
         );
     }
 
-    public function grouped(GroupBy $by): HarvestsView
+    /** @param string $taxon of this kind alone; empty: of all */
+    public function grouped(GroupBy $by, string $taxon = ''): HarvestsView
     {
-        $harvests = $this->harvests->newest(self::MOST);
+        $harvests = '' === $taxon ? $this->harvests->newest(self::MOST) : $this->harvests->ofTaxon($taxon, self::MOST);
         $groups = [];
         foreach ($harvests as $harvest) {
             // amounts of different things are never added up

@@ -31,13 +31,13 @@ final class HarvestRepository extends ServiceEntityRepository
     }
 
     /** @return list<HarvestRecord> newest first, not more than the page of a species shows */
-    public function ofTaxon(string $taxon): array
+    public function ofTaxon(string $taxon, int $most = self::MOST): array
     {
         return self::harvests(
             $this->told()
                 ->where('d.taxon = :taxon')
                 ->setParameter('taxon', $taxon)
-                ->setMaxResults(self::MOST)
+                ->setMaxResults($most)
                 ->getQuery()
                 ->getResult(),
         );

@@ -24,6 +24,14 @@ final class HarvestLogTest extends ApiTestCase
         self::assertArrayHasKey('Jonas Brandauer: sweet chestnut, nuts', $this->told('person'));
         $years = array_column((array) $this->call('GET', '/api/harvests?by=year')['groups'], 'unit', 'key');
         self::assertCount(3, $years, 'heads and kilograms are not added up');
+        self::assertSame(
+            ['M-02: sweet chestnut, nuts'],
+            array_column((array) $this->call('GET', '/api/harvests?by=tree&taxon=castanea-sativa')['groups'], 'label'),
+        );
+        self::assertSame(
+            ['Chestnut flour of the terrace tree'],
+            array_column($this->call('GET', '/api/batches?taxon=castanea-sativa'), 'name'),
+        );
         $this->call('GET', '/api/harvests?by=colour');
         self::assertResponseStatusCodeSame(422);
     }

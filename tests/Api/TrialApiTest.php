@@ -41,7 +41,7 @@ final class TrialApiTest extends ApiTestCase
             ]),
             'Wilson’s interval of 4 in 5',
         );
-        $id = self::text($told, 'trials.0.id');
+        $id = $wet['id'];
         $this->signIn('tobias');
         self::assertProblem(403, 'takes it back', $this->call('DELETE', '/api/trials/'.$id));
         $this->signIn('ida');

@@ -204,10 +204,12 @@ export const batchQuery = (id: string) =>
 export const trialsQuery = (of: Schemas["TrialOf"]) =>
   queryOptions({ queryKey: ["trials", of], queryFn: () => unwrap(client.GET("/api/trials", { params: { query: { of } } })) });
 export const woodQuery = queryOptions({ queryKey: ["woods"], queryFn: () => unwrap(client.GET("/api/woods")), staleTime: Number.POSITIVE_INFINITY });
-export const harvestsQuery = (by: Schemas["GroupBy"]) =>
+export const batchesOfKindQuery = (taxon: string) =>
+  queryOptions({ queryKey: ["batches", taxon], queryFn: () => unwrap(client.GET("/api/batches", { params: { query: { taxon } } })) });
+export const harvestsQuery = (by: Schemas["GroupBy"], taxon = "") =>
   queryOptions({
-    queryKey: ["harvests", by],
-    queryFn: () => unwrap(client.GET("/api/harvests", { params: { query: { by } } })),
+    queryKey: ["harvests", by, taxon],
+    queryFn: () => unwrap(client.GET("/api/harvests", { params: { query: { by, ...(taxon && { taxon }) } } })),
     placeholderData: (before) => before,
   });
 export const freeHarvestsQuery = queryOptions({

@@ -6608,7 +6608,9 @@ export interface operations {
     };
     get_app_batches_batch_all: {
         parameters: {
-            query?: never;
+            query?: {
+                taxon?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -8189,6 +8191,7 @@ export interface operations {
         parameters: {
             query?: {
                 by?: unknown;
+                taxon?: string;
             };
             header?: never;
             path?: never;

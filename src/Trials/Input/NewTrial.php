@@ -26,9 +26,13 @@ final readonly class NewTrial
     public function __construct(
         #[Assert\NotBlank] #[Assert\Uuid] public string $id,
         public TrialOf $what,
-        #[Assert\NotBlank(message: 'Say of what.', normalizer: 'trim')] #[Assert\Length(max: 120)] #[PlainText,]
+        #[Assert\NotBlank(message: 'Say of what.', normalizer: 'trim')]
+        #[Assert\Length(max: 120)]
+        #[PlainText]
         public string $of,
-        #[Assert\NotBlank(message: 'Say how.', normalizer: 'trim')] #[Assert\Length(max: 120)] #[PlainText,]
+        #[Assert\NotBlank(message: 'Say how.', normalizer: 'trim')]
+        #[Assert\Length(max: 120)]
+        #[PlainText]
         public string $way,
         public Damp $damp,
         public bool $worked,

@@ -10,6 +10,7 @@ import { SeverityMark } from "../../ui/marks";
 import { ORGANS, STATION } from "../../words/stations";
 import { capital, dayWords, percent } from "../../words/text";
 import { NeverLine } from "../review/never";
+import { OwnKnowledge } from "./own";
 
 export default function SpeciesPage() {
   const { id = "" } = useParams();
@@ -72,6 +73,7 @@ export default function SpeciesPage() {
           {t.parts.map((p) => (
             <PartSection key={p.id} part={p} flora={flora} recipes={recipes.data?.filter((r) => r.of.includes(`${t.id}/${p.id}`)) ?? []} />
           ))}
+          {taken.length > 0 && <OwnKnowledge taxon={t.id} />}
           {taken.length > 0 && <Harvests harvests={t.harvests} />}
         </div>
       </div>
