@@ -22,6 +22,10 @@ describe("the table", () => {
     t = table(t, { do: "recorded", character: MARGIN.id, next: PITH, notice: { text: "Recorded" } });
     expect([draftOf(t, MARGIN.id), draftOf(t, PITH.id).certainty, t.organ, t.active]).toEqual([EMPTY, "likely", "twig", PITH.id]);
   });
+  it("leaves whoever has opened something else meanwhile where they are", () => {
+    const t = table(laid(examination(), flora), { do: "open", character: LOBES.id });
+    expect(table(t, { do: "recorded", character: MARGIN.id, next: PITH, notice: null })).toMatchObject({ organ: "leaf", active: LOBES.id });
+  });
   it("goes from a score to what is required, then to what is open, then to the next look", () => {
     const claim = { required: [{ character: LOBES.id, samples: 2, status: "open" }] } as never;
     expect(nextAfter(examination({ claim, scores: seen(MARGIN) }), flora, MARGIN)).toBe(LOBES);

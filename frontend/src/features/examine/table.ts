@@ -41,6 +41,8 @@ export function table(t: Table, move: Move): Table {
       return { ...t, drafts: { ...t.drafts, [move.character]: { ...draftOf(t, move.character), ...move.change } } };
     case "recorded": {
       const { [move.character]: _, ...drafts } = t.drafts;
+      // whoever has opened something else meanwhile is not taken away from it
+      if (t.active !== null && t.active !== move.character) return { ...t, drafts, notice: move.notice };
       return { ...t, drafts, notice: move.notice, organ: move.next?.organ ?? t.organ, active: move.next?.id ?? null };
     }
     case "show":
