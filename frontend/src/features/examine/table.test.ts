@@ -24,7 +24,10 @@ describe("the table", () => {
   });
   it("leaves whoever has opened something else meanwhile where they are", () => {
     const t = table(laid(examination(), flora), { do: "open", character: LOBES.id });
-    expect(table(t, { do: "recorded", character: MARGIN.id, next: PITH, notice: { text: "Recorded" } })).toMatchObject({ organ: "leaf", active: LOBES.id });
+    expect(table(t, { do: "recorded", character: MARGIN.id, next: PITH, notice: { text: "Recorded" } })).toMatchObject({
+      organ: "leaf",
+      active: LOBES.id,
+    });
   });
   it("goes from a score to what is required, then to what is open, then to the next look", () => {
     const claim = { required: [{ character: LOBES.id, samples: 2, status: "open" }] } as never;
