@@ -13,6 +13,11 @@ use Doctrine\Persistence\ManagerRegistry;
 final class BatchRepository extends ServiceEntityRepository
 {
     private const MOST = 200;
+    /** Not DISTINCT: some databases cannot say whether two recipes kept as JSON are the same. */
+    private const MADE_OF =
+        'SELECT f.id FROM '.
+        BatchSource::class.
+        ' f JOIN f.harvest h JOIN h.decision d JOIN d.examination e WHERE f.batch = b';
 
     public function __construct(ManagerRegistry $registry)
     {
@@ -45,12 +50,7 @@ final class BatchRepository extends ServiceEntityRepository
     {
         return $this->found(
             $this->createQueryBuilder('b')
-                ->distinct()
-                ->join('b.sources', 'f')
-                ->join('f.harvest', 'h')
-                ->join('h.decision', 'd')
-                ->join('d.examination', 'e')
-                ->where('e.specimen = :tree')
+                ->where('EXISTS ('.self::MADE_OF.' AND e.specimen = :tree)')
                 ->setParameter('tree', $tree)
                 ->orderBy('b.begunAt', 'DESC')
                 ->setMaxResults(self::MOST)
@@ -64,11 +64,7 @@ final class BatchRepository extends ServiceEntityRepository
     {
         return $this->found(
             $this->createQueryBuilder('b')
-                ->distinct()
-                ->join('b.sources', 'f')
-                ->join('f.harvest', 'h')
-                ->join('h.decision', 'd')
-                ->where('d.taxon = :taxon')
+                ->where('EXISTS ('.self::MADE_OF.' AND d.taxon = :taxon)')
                 ->setParameter('taxon', $taxon)
                 ->orderBy('b.begunAt', 'DESC')
                 ->setMaxResults(self::MOST)
