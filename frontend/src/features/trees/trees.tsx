@@ -1,6 +1,6 @@
 import { useInfiniteQuery, useQuery } from "@tanstack/react-query";
-import { useDeferredValue } from "react";
-import { Link, useSearchParams } from "react-router";
+import { useDeferredValue, useEffect, useState } from "react";
+import { Link, useNavigationType, useSearchParams } from "react-router";
 import { EVERY_TREE, mapTreesQuery, type Selection, sitesQuery, treesQuery, useSession } from "../../api/queries";
 import { Button, Choice, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
 import { DangerMark } from "../../ui/danger-mark";
@@ -25,6 +25,13 @@ export default function Trees() {
       },
       { replace: true },
     );
+  // the address follows what is typed, and may come late: letters are kept here
+  const asked = params.get("q") ?? "";
+  const [words, setWords] = useState(asked);
+  const moved = useNavigationType();
+  useEffect(() => {
+    if (moved !== "REPLACE") setWords(asked);
+  }, [moved, asked]);
   const danger = params.get("danger") ?? "";
   const selection: Selection = useDeferredValue({
     ...EVERY_TREE,
@@ -40,7 +47,16 @@ export default function Trees() {
       <div className="mt-3 grid grid-cols-2 items-end gap-3 wide:grid-cols-[1fr_13rem_13rem_auto]">
         <div className="col-span-2 wide:col-span-1">
           <Field label="Tag, place or words">
-            <input type="search" className={fieldClass} maxLength={100} value={params.get("q") ?? ""} onChange={(e) => set({ q: e.target.value })} />
+            <input
+              type="search"
+              className={fieldClass}
+              maxLength={100}
+              value={words}
+              onChange={(e) => {
+                setWords(e.target.value);
+                set({ q: e.target.value });
+              }}
+            />
           </Field>
         </div>
         <Field label="Place">
