@@ -29,6 +29,16 @@ final readonly class TimeSpan
             : throw new \InvalidArgumentException(\sprintf('"%s" goes backwards, or takes no time.', $text));
     }
 
+    /** The last day, if it begins on that one: months and weeks go by the calendar. */
+    public function latest(\DateTimeImmutable $from): \DateTimeImmutable
+    {
+        return match ($this->unit) {
+            TimeUnit::Months => $from->modify('+'.(int) ceil($this->most).' months'),
+            TimeUnit::Weeks => $from->modify('+'.(int) ceil(7 * $this->most).' days'),
+            default => $from->modify('+'.(int) ceil($this->mostSeconds() / 86_400).' days'),
+        };
+    }
+
     public function leastSeconds(): int
     {
         return (int) round($this->least * $this->unit->inSeconds());

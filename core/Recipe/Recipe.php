@@ -37,6 +37,12 @@ final readonly class Recipe
     ) {
     }
 
+    /** The last day of whichever way of keeping it lasts longest. */
+    public function keepsUntil(\DateTimeImmutable $made): \DateTimeImmutable
+    {
+        return max(array_map(static fn (Keeping $k): \DateTimeImmutable => $k->for->latest($made), $this->keeping));
+    }
+
     /**
      * The steps of one way through it.
      *

@@ -37,4 +37,19 @@ final readonly class Step
         public string $never,
     ) {
     }
+
+    /** A step that no recipe has. */
+    public static function ofOnesOwn(string $name, string $do, ?TimeSpan $waits, string $until): self
+    {
+        return new self($name, $do, null, $waits, null, null, [], null, '', $until, '', '');
+    }
+
+    /**
+     * What makes the thing fit to be eaten, or keeps it from spoiling, is never left out: heat, water that is poured
+     * away, waiting, and whatever has something that must never be done. What is left are handholds.
+     */
+    public function mayBeLeftOut(): bool
+    {
+        return null === $this->heat && null === $this->waits && '' === $this->never && [] === $this->with;
+    }
 }

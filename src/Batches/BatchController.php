@@ -7,8 +7,12 @@ namespace App\Batches;
 use App\Account\User;
 use App\Batches\Input\EndBatch;
 use App\Batches\Input\GivenTo;
+use App\Batches\Input\JoinTo;
 use App\Batches\Input\NewBatch;
+use App\Batches\Input\NewCheck;
+use App\Batches\Input\NewStep;
 use App\Batches\Input\NewUnits;
+use App\Batches\Input\SplitOff;
 use App\Batches\Input\StepDone;
 use App\Batches\View\BatchSummaryView;
 use App\Batches\View\BatchView;
@@ -23,6 +27,7 @@ use App\Web\ApiController;
 use App\Web\Refused;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Measure\CalendarDay;
+use Hylognosis\Recipe\LabelRefusal;
 use Hylognosis\Recipe\Step;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
@@ -61,6 +66,7 @@ final class BatchController extends ApiController
         private readonly RecipeBook $book,
         private readonly Standing $standing,
         private readonly BatchPage $page,
+        private readonly Pots $pots,
         private readonly SchoolClock $clock,
         private readonly Transaction $transaction,
     ) {
@@ -93,8 +99,8 @@ final class BatchController extends ApiController
     {
         $free = [];
         foreach ($this->harvests->newest(self::MOST_HARVESTS) as $harvest) {
-            $left = 100 - $this->batches->used($harvest);
-            if ($left > 0) {
+            $left = round(100 - $this->batches->used($harvest), 1);
+            if ($left > 0.0) {
                 $free[] = $this->page->source($harvest, $left, $user);
             }
         }
@@ -160,7 +166,7 @@ final class BatchController extends ApiController
         #[MapRequestPayload] StepDone $input,
     ): JsonResponse {
         return $this->work($user, $id, function (Batch $batch) use ($user, $place, $input): void {
-            $step = $batch->recipe()->way($batch->ways)[$place] ?? throw Refused::missing('There is no such step.');
+            $step = $batch->way()[$place] ?? throw Refused::missing('There is no such step.');
             if (
                 null !== $input->gramsIn
                 && null !== $input->gramsOut
@@ -169,9 +175,13 @@ final class BatchController extends ApiController
             ) {
                 throw Refused::field('gramsOut', 'Nothing comes into this step, and twice as much comes out.');
             }
-            $done = $batch->step($place);
-            if (null === $done) {
-                $batch->steps->add($done = new BatchStep($batch, $place, $user));
+            if ($input->leftOut && !$step->mayBeLeftOut()) {
+                throw Refused::conflict('That step makes it fit to be kept: it is not left out.');
+            }
+            $done = $this->written($batch, $place, $user);
+            $last = $done->checks->last();
+            if ($input->done && false !== $last && !$last->answer->letsItEnd()) {
+                throw Refused::conflict('Whoever looked last did not find it done. Look again, and say so.');
             }
             $now = $this->clock->now();
             $done->by = $user;
@@ -183,7 +193,80 @@ final class BatchController extends ApiController
             $done->gramsIn = $input->gramsIn ?? $done->gramsIn;
             $done->gramsOut = $input->gramsOut ?? $done->gramsOut;
             $done->note = '' === $input->note ? $done->note : trim($input->note);
+            $done->leftOut = $input->leftOut;
         });
+    }
+
+    /** Somebody tasted, felt or looked. */
+    #[Route(
+        '/api/batches/{id}/steps/{place}/checks',
+        requirements: ['id' => Requirement::UUID, 'place' => '\d{1,3}'],
+        methods: ['POST'],
+    ),]
+    #[OA\Response(response: 200, description: 'What is made.', content: new Model(type: BatchView::class))]
+    public function check(
+        #[CurrentUser] User $user,
+        string $id,
+        int $place,
+        #[MapRequestPayload] NewCheck $input,
+    ): JsonResponse {
+        return $this->work($user, $id, function (Batch $batch) use ($user, $place, $input): void {
+            isset($batch->way()[$place]) || throw Refused::missing('There is no such step.');
+            $step = $this->written($batch, $place, $user);
+            if (null !== $step->doneAt) {
+                throw Refused::conflict('That step is done; what was found stays.');
+            }
+            $step->startedAt ??= $this->clock->now();
+            $step->checks->add(new BatchCheck($step, $input->answer, trim($input->note), $this->clock->now(), $user));
+        });
+    }
+
+    /** Something is done that the recipe does not have; it comes before the first step nobody has begun. */
+    #[Route('/api/batches/{id}/steps', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    #[OA\Response(response: 200, description: 'What is made.', content: new Model(type: BatchView::class))]
+    public function putIn(#[CurrentUser] User $user, string $id, #[MapRequestPayload] NewStep $input): JsonResponse
+    {
+        return $this->work(
+            $user,
+            $id,
+            static fn (Batch $batch) => $batch->putIn(
+                trim($input->name),
+                trim($input->do),
+                trim($input->until),
+                null === $input->waitsHours
+                    ? ''
+                    : \sprintf('%s h', rtrim(rtrim(\sprintf('%.2F', $input->waitsHours), '0'), '.')),
+            ),
+        );
+    }
+
+    /** A part goes on by itself: what was done so far was done to both. */
+    #[Route('/api/batches/{id}/split', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    #[OA\Response(
+        response: 200,
+        description: 'The part that was taken out.',
+        content: new Model(type: BatchView::class),
+    ),]
+    public function split(#[CurrentUser] User $user, string $id, #[MapRequestPayload] SplitOff $input): JsonResponse
+    {
+        $part = $this->transaction->run(
+            fn (EntityManagerInterface $entities): Batch => $this->batches->find($input->id) ??
+                $this->pots->split($this->running($id), $input, $user, $entities),
+        );
+
+        return $this->json($this->page->of($part, $user));
+    }
+
+    /** Two of the same recipe that stand at the same step become one. */
+    #[Route('/api/batches/{id}/join', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
+    #[OA\Response(response: 200, description: 'Both together.', content: new Model(type: BatchView::class))]
+    public function join(#[CurrentUser] User $user, string $id, #[MapRequestPayload] JoinTo $input): JsonResponse
+    {
+        return $this->work(
+            $user,
+            $id,
+            fn (Batch $batch) => $this->pots->join($batch, $this->running($input->other), $this->clock->now()),
+        );
     }
 
     #[Route('/api/batches/{id}/units', requirements: ['id' => Requirement::UUID], methods: ['POST'])]
@@ -191,15 +274,30 @@ final class BatchController extends ApiController
     public function label(#[CurrentUser] User $user, string $id, #[MapRequestPayload] NewUnits $input): JsonResponse
     {
         return $this->work($user, $id, function (Batch $batch) use ($user, $input): void {
-            if (null !== $this->standing->ofBatch($batch)) {
-                throw Refused::conflict(
-                    'What it is made of is doubted, or was called back: nothing of it is labelled.',
-                );
-            }
             $bestBefore = CalendarDay::parse($input->bestBefore);
-            if ($bestBefore < $this->clock->today()) {
-                throw Refused::field('bestBefore', 'That day is over.');
-            }
+            $recipe = $batch->recipe();
+            $today = $this->clock->today();
+            $refusal = LabelRefusal::of(
+                $recipe,
+                null !== $this->standing->ofBatch($batch),
+                $batch->isThrough(),
+                $today,
+                $bestBefore,
+            );
+            match ($refusal) {
+                null => null,
+                LabelRefusal::Doubted => throw Refused::conflict(
+                    'What it is made of is doubted, or was called back: nothing of it is labelled.',
+                ),
+                LabelRefusal::StepsOpen => throw Refused::conflict(
+                    'Not all its steps are done: nothing of it is labelled before.',
+                ),
+                LabelRefusal::DayIsOver => throw Refused::field('bestBefore', 'That day is over.'),
+                LabelRefusal::KeepsNotSoLong => throw Refused::field(
+                    'bestBefore',
+                    'By the recipe it keeps until '.$recipe->keepsUntil($today)->format('j F Y').' at the longest.',
+                ),
+            };
             $last = $batch->units->last();
             $number = false === $last ? 0 : $last->number;
             for ($i = 0; $i < $input->count; ++$i) {
@@ -278,16 +376,31 @@ final class BatchController extends ApiController
     private function work(User $user, string $id, \Closure $change): JsonResponse
     {
         $batch = $this->transaction->run(function () use ($id, $change): Batch {
-            $batch = $this->batch($id);
-            if (BatchState::Running !== $batch->state) {
-                throw Refused::conflict('It is finished; what stands there stays.');
-            }
-            $change($batch);
+            $change($batch = $this->running($id));
 
             return $batch;
         });
 
         return $this->json($this->page->of($batch, $user));
+    }
+
+    private function running(string $id): Batch
+    {
+        $batch = $this->batch($id);
+
+        return BatchState::Running === $batch->state
+            ? $batch
+            : throw Refused::conflict('It is finished; what stands there stays.');
+    }
+
+    private function written(Batch $batch, int $place, User $user): BatchStep
+    {
+        $step = $batch->step($place);
+        if (null === $step) {
+            $batch->steps->add($step = new BatchStep($batch, $place, $user));
+        }
+
+        return $step;
     }
 
     /** @param non-empty-list<string> $of parts the recipe takes */
@@ -303,9 +416,9 @@ final class BatchController extends ApiController
         }
         $left = 100 - $this->batches->used($harvest);
 
-        return $share <= $left
+        return $share <= $left + 0.01
             ? $harvest
-            : throw Refused::field('sources', \sprintf('Of that harvest %d per cent are left.', $left));
+            : throw Refused::field('sources', \sprintf('Of that harvest %.0f per cent are left.', $left));
     }
 
     private static function due(StepDone $input, Step $step, \DateTimeImmutable $now): ?\DateTimeImmutable

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Batches;
 
 use App\Account\User;
+use App\Batches\View\BatchKinView;
 use App\Batches\View\BatchStepView;
 use App\Batches\View\BatchSummaryView;
 use App\Batches\View\BatchView;
+use App\Batches\View\CheckView;
 use App\Batches\View\SourceView;
 use App\Batches\View\UnitView;
 use App\Clock\SchoolClock;
@@ -33,13 +35,9 @@ final readonly class BatchPage
     public function of(Batch $batch, User $reader): BatchView
     {
         $recipe = $batch->recipe();
-        $weighed = [];
-        foreach ($batch->steps as $step) {
-            if (null !== $step->gramsOut) {
-                $weighed[$step->place] = $step->gramsOut;
-            }
-        }
-        $drawn = RecipePage::of($recipe, $this->library->flora($reader->flora), $batch->ways, $batch->grams, $weighed);
+        $flora = $this->library->flora($reader->flora);
+        $way = $batch->way();
+        $drawn = RecipePage::of($recipe, $flora, $batch->ways, $batch->grams, $batch->weighed(), $way);
 
         return new BatchView(
             $batch->id,
@@ -56,7 +54,7 @@ final readonly class BatchPage
             $batch->grams,
             array_values(
                 array_map(
-                    fn (BatchSource $s): SourceView => $this->source($s->harvest, $s->share, $reader),
+                    fn (BatchSource $s): SourceView => $this->source($s->harvest, round($s->percent, 1), $reader),
                     $batch->sources->toArray(),
                 ),
             ),
@@ -65,6 +63,8 @@ final readonly class BatchPage
                     $batch->step($place),
                     $step,
                     $place,
+                    $batch->isOwnStep($place),
+                    ($way[$place] ?? null)?->mayBeLeftOut() ?? false,
                 ),
                 $drawn->steps,
                 array_keys($drawn->steps),
@@ -76,6 +76,14 @@ final readonly class BatchPage
             $this->standing->ofBatch($batch),
             $reader->role->mayExamine() && BatchState::Running === $batch->state,
             $reader->role->mayDecide(),
+            $batch->isThrough(),
+            CalendarDay::iso($recipe->keepsUntil($this->clock->today())),
+            self::kin($batch->splitFrom, $batch->splitShare),
+            self::kin($batch->joinedInto),
+            array_values(
+                array_filter(array_map(static fn (Batch $b) => self::kin($b, $b->splitShare), $batch->parts->toArray())),
+            ),
+            array_values(array_filter(array_map(static fn (Batch $b) => self::kin($b), $batch->poured->toArray()))),
         );
     }
 
@@ -83,7 +91,7 @@ final readonly class BatchPage
     {
         $recipe = $batch->recipe();
         $next = $due = null;
-        foreach ($recipe->way($batch->ways) as $place => $step) {
+        foreach ($batch->way() as $place => $step) {
             $done = $batch->step($place);
             if (null === $done?->doneAt) {
                 $next = $step->name;
@@ -108,8 +116,8 @@ final readonly class BatchPage
         );
     }
 
-    /** @param int $share of it, percent */
-    public function source(HarvestRecord $harvest, int $share, User $reader): SourceView
+    /** @param float $share of it, percent */
+    public function source(HarvestRecord $harvest, float $share, User $reader): SourceView
     {
         $decision = $harvest->decision;
         $examination = $decision->examination;
@@ -118,8 +126,8 @@ final readonly class BatchPage
         return new SourceView(
             $harvest->id,
             $share,
-            Amount::of($harvest->amount, $harvest->unit)
-                ->in($harvest->unit->counterpart('imperial' === $reader->units))
+            Amount::of($harvest->taken->amount, $harvest->taken->unit)
+                ->in($harvest->taken->unit->counterpart('imperial' === $reader->units))
                 ->words(),
             CalendarDay::iso($harvest->takenOn),
             $harvest->takenBy->name,
@@ -154,8 +162,13 @@ final readonly class BatchPage
         );
     }
 
-    private static function step(?BatchStep $done, RecipeStepView $step, int $place): BatchStepView
-    {
+    private static function step(
+        ?BatchStep $done,
+        RecipeStepView $step,
+        int $place,
+        bool $own,
+        bool $mayBeLeftOut,
+    ): BatchStepView {
         return new BatchStepView(
             $place,
             $step,
@@ -166,7 +179,31 @@ final readonly class BatchPage
             $done?->gramsOut,
             $done->note ?? '',
             $done->by->name ?? '',
+            $own,
+            $mayBeLeftOut,
+            $done->leftOut ?? false,
+            null === $done
+                ? []
+                : array_values(
+                    array_map(
+                        static fn (BatchCheck $c): CheckView => new CheckView(
+                            $c->answer,
+                            $c->note,
+                            $c->at->format(\DateTimeInterface::RFC3339),
+                            $c->by->name,
+                        ),
+                        $done->checks->toArray(),
+                    ),
+                ),
         );
+    }
+
+    /** What it was taken out of, put to, or parted into. */
+    private static function kin(?Batch $batch, ?float $percent = null): ?BatchKinView
+    {
+        return null === $batch
+            ? null
+            : new BatchKinView($batch->id, $batch->name, null === $percent ? null : round($percent, 1));
     }
 
     private static function moment(?\DateTimeImmutable $at): ?string

@@ -74,10 +74,10 @@ final class BatchRepository extends ServiceEntityRepository
     }
 
     /** Percent of a harvest that went into batches. */
-    public function used(HarvestRecord $harvest): int
+    public function used(HarvestRecord $harvest): float
     {
-        return (int) $this->createQueryBuilder('b')
-            ->select('COALESCE(SUM(f.share), 0)')
+        return (float) $this->createQueryBuilder('b')
+            ->select('COALESCE(SUM(f.percent), 0)')
             ->join('b.sources', 'f')
             ->where('f.harvest = :harvest AND b.state <> :up')
             ->setParameter('harvest', $harvest)

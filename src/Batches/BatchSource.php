@@ -18,11 +18,11 @@ class BatchSource
     #[ORM\Column(length: 36)]
     public readonly string $id;
 
-    /** @param int $share of the harvest, percent, 1 to 100 */
+    /** @param float $percent of the harvest, more than 0, up to 100 */
     public function __construct(
         #[ORM\ManyToOne(inversedBy: 'sources')] #[ORM\JoinColumn(nullable: false)] public readonly Batch $batch,
         #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false)] public readonly HarvestRecord $harvest,
-        #[ORM\Column] public readonly int $share,
+        #[ORM\Column(options: ['default' => 100])] public float $percent,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
     }

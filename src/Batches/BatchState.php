@@ -9,5 +9,7 @@ enum BatchState: string
 {
     case Running = 'running';
     case Done = 'done';
+    /** It was put to another. */
+    case Joined = 'joined';
     case GivenUp = 'given-up';
 }

@@ -98,15 +98,10 @@ final class RecallController extends ApiController
     private function touched(Recall $recall): array
     {
         return array_values(
-            array_filter($this->batches->findAll(), function (Batch $batch) use ($recall): bool {
-                foreach ($batch->sources as $source) {
-                    if ($this->standing->touches($recall->what, $recall->about, $source->harvest)) {
-                        return true;
-                    }
-                }
-
-                return RecallOf::Batch === $recall->what && $batch->id === $recall->about;
-            }),
+            array_filter(
+                $this->batches->findAll(),
+                fn (Batch $batch): bool => $this->standing->touchesBatch($recall->what, $recall->about, $batch),
+            ),
         );
     }
 

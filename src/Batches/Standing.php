@@ -39,7 +39,7 @@ final class Standing implements ResetInterface
     public function ofBatch(Batch $batch): ?BatchDoubt
     {
         foreach ($this->recalls() as $recall) {
-            if (RecallOf::Batch === $recall->what && $recall->about === $batch->id) {
+            if ($this->touchesBatch($recall->what, $recall->about, $batch)) {
                 return BatchDoubt::Recalled;
             }
         }
@@ -51,6 +51,21 @@ final class Standing implements ResetInterface
         }
 
         return null;
+    }
+
+    /** Anything that went into it, or anything it was once one pot with. */
+    public function touchesBatch(RecallOf $what, string $about, Batch $batch): bool
+    {
+        if (RecallOf::Batch === $what) {
+            return \in_array($about, array_map(static fn (Batch $b): string => $b->id, $batch->family()), true);
+        }
+        foreach ($batch->sources as $source) {
+            if ($this->touches($what, $about, $source->harvest)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     public function touches(RecallOf $what, string $about, HarvestRecord $harvest): bool

@@ -9,6 +9,7 @@ use App\Account\Invitation;
 use App\Account\Role;
 use App\Account\User;
 use App\Batches\Batch;
+use App\Batches\BatchCheck;
 use App\Batches\BatchSource;
 use App\Batches\BatchState;
 use App\Batches\BatchStep;
@@ -24,6 +25,8 @@ use App\Examine\TreeIdentities;
 use App\Harvest\CountBy;
 use App\Harvest\HarvestCorrection;
 use App\Harvest\HarvestRecord;
+use App\Harvest\OwnMeasure;
+use App\Harvest\Taken;
 use App\Library\FloraEdition;
 use App\Library\FloraLibrary;
 use App\Library\NeverReview;
@@ -168,9 +171,10 @@ final readonly class DemoSchool
                     TreeEvent::class,
                     BatchUnit::class,
                     Recall::class,
+                    BatchCheck::class,
                     BatchStep::class,
                     BatchSource::class,
-                    Batch::class,
+                    OwnMeasure::class,
                     Trial::class,
                     CropNote::class,
                     PlannedDay::class,
@@ -189,7 +193,10 @@ final readonly class DemoSchool
                 $this->entities->createQuery('DELETE FROM '.$class)->execute();
             }
             $this->entities->createQuery('UPDATE '.ExaminationRecord::class.' e SET e.secondOf = NULL')->execute();
-            foreach ([ExaminationRecord::class, Specimen::class, Site::class, User::class] as $class) {
+            $this->entities
+                ->createQuery('UPDATE '.Batch::class.' b SET b.splitFrom = NULL, b.joinedInto = NULL')
+                ->execute();
+            foreach ([Batch::class, ExaminationRecord::class, Specimen::class, Site::class, User::class] as $class) {
                 $this->entities->createQuery('DELETE FROM '.$class)->execute();
             }
         });
@@ -416,6 +423,17 @@ final readonly class DemoSchool
                 ),
             );
         }
+        foreach ($school->children('measures') as $node) {
+            $this->entities->persist(
+                new OwnMeasure(
+                    $node->text('name'),
+                    $node->number('amount', 0, 1000),
+                    $node->word('unit', AmountUnit::class),
+                    CalendarDay::parse($node->text('on'))->modify('17:00'),
+                    $people[$node->text('by')],
+                ),
+            );
+        }
         foreach ($school->children('batches') as $node) {
             $this->entities->persist($this->batch($node, $people));
         }
@@ -545,18 +563,20 @@ final readonly class DemoSchool
             $this->decisions->record($record, $record->examiner, $assessment),
             $people[$node->text('by')],
             $day,
-            $node->number('amount', 0, 1000),
-            $node->word('unit', AmountUnit::class),
-            $node->text('ripeness'),
-            $node->integer('share_left', 0, 100),
-            $node->optionalText('note'),
+            new Taken(
+                $node->number('amount', 0, 1000),
+                $node->word('unit', AmountUnit::class),
+                $node->text('ripeness'),
+                $node->integer('share_left', 0, 100),
+                $node->optionalText('note'),
+                $node->has('minutes') ? $node->integer('minutes', 1, 1000) : null,
+                $node->has('opened') ? $node->integer('opened', 0, 1000) : 0,
+                $node->has('sound') ? $node->integer('sound', 0, 1000) : 0,
+                $node->has('count_by') ? $node->word('count_by', CountBy::class) : CountBy::Nobody,
+                $node->has('sex') ? $node->word('sex', Sex::class) : Sex::Unknown,
+                $node->has('lone') ? $node->flag('lone', false) : null,
+            ),
             $day->modify('15:00'),
-        );
-        $harvest->count(
-            $node->has('minutes') ? $node->integer('minutes', 1, 1000) : null,
-            $node->has('opened') ? $node->integer('opened', 0, 1000) : 0,
-            $node->has('sound') ? $node->integer('sound', 0, 1000) : 0,
-            $node->has('count_by') ? $node->word('count_by', CountBy::class) : CountBy::Nobody,
         );
         $this->entities->persist($harvest);
     }

@@ -58,7 +58,14 @@ final readonly class ExaminationPage
             signed: $record->isSigned(),
             namesCovered: $record->hidesNames(),
             hopeCovered: $hidesHope,
-            claim: null === $taxon || null === $part ? null : ClaimView::of($taxon, $part, $assessment->clearance),
+            claim: null === $taxon || null === $part
+                ? null
+                : ClaimView::of(
+                    $taxon,
+                    $part,
+                    $assessment->clearance,
+                    $this->stored->asked($record)->terms->quotas[$taxon->id] ?? null,
+                ),
             conditions: $hidesHope ? [] : $record->conditions,
             secondOf: $record->secondOf?->id,
             unprejudiced: $record->unprejudiced,

@@ -6,10 +6,12 @@ namespace App\Examine;
 
 use App\Account\User;
 use App\Storage\DayType;
+use App\Trees\Gone;
 use App\Trees\Specimen;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\ORM\QueryBuilder;
 use Doctrine\Persistence\ManagerRegistry;
+use Hylognosis\Measure\CalendarDay;
 
 /** @extends ServiceEntityRepository<ExaminationRecord> */
 final class ExaminationRepository extends ServiceEntityRepository
@@ -100,6 +102,24 @@ final class ExaminationRepository extends ServiceEntityRepository
     {
         return self::records(
             $this->withoutBlind($this->told()->where('e.signedAt IS NOT NULL'), $viewer)->setMaxResults($most),
+        );
+    }
+
+    /**
+     * @return list<ExaminationRecord> first looks at trees that are there, signed since a day, that hope for something
+     *     and stand; newest first
+     */
+    public function hopingSince(User $viewer, \DateTimeImmutable $day, int $most): array
+    {
+        return self::records(
+            $this->withoutBlind(
+                $this->told()
+                    ->where('e.signedAt IS NOT NULL AND e.claimPart IS NOT NULL AND e.secondOf IS NULL')
+                    ->andWhere('e.reconsideredAt IS NULL AND e.date >= :day AND specimen.gone = :not')
+                    ->setParameter('day', CalendarDay::iso($day))
+                    ->setParameter('not', Gone::Not->value),
+                $viewer,
+            )->setMaxResults($most),
         );
     }
 

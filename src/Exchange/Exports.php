@@ -165,7 +165,9 @@ final readonly class Exports
             $this->rows(
                 'SELECT h.id, d.examination_id, s.tag, h.taken_on, p.name AS taken_by, d.taxon, d.part, '.
                     'h.amount, h.unit, h.ripeness, h.share_left, h.note, h.minutes, '.
-                    'h.opened, h.sound, h.count_by FROM harvest h JOIN decision d ON d.id = '.
+                    'h.opened, h.sound, h.count_by, h.sex, '.
+                    "CASE WHEN h.lone IS NULL THEN '' WHEN h.lone THEN '1' ELSE '0' END AS lone ".
+                    'FROM harvest h JOIN decision d ON d.id = '.
                     'h.decision_id JOIN examination e ON e.id = d.examination_id JOIN specimen s ON s.id = e.specimen_id JOIN person p ON p.id = h.taken_by_id ORDER BY h.taken_on, h.id',
             ) as $h
         ) {

@@ -15,7 +15,9 @@ use App\Examine\StoredExaminations;
 use App\Harvest\CountBy;
 use App\Harvest\HarvestRecord;
 use App\Harvest\HarvestRepository;
+use App\Harvest\Taken;
 use App\Library\FloraLibrary;
+use App\Trees\Sex;
 use App\Trees\SpecimenRepository;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Clearance\Answer;
@@ -83,6 +85,8 @@ final readonly class SurveyImport
         'opened',
         'sound',
         'count_by',
+        'sex',
+        'lone',
     ];
 
     public function __construct(
@@ -307,8 +311,8 @@ final readonly class SurveyImport
                     $known->decision->examination === $record
                         && null !== $on
                         && CalendarDay::iso($known->takenOn) === CalendarDay::iso($on)
-                        && abs($known->amount - $amount) < 1e-6
-                        && $known->unit === $unit,
+                        && abs($known->taken->amount - $amount) < 1e-6
+                        && $known->taken->unit === $unit,
                     'id',
                     'A harvest with this id is known, and it says something else. What was taken is not changed.',
                 );
@@ -339,24 +343,26 @@ final readonly class SurveyImport
                 $r,
                 $id,
             ): void {
+                $opened = $r->integer('opened', 0, 10_000, 0);
                 $harvest = new HarvestRecord(
                     $decision,
                     $person,
                     $on,
-                    $amount,
-                    $unit,
-                    mb_substr($r->text('ripeness'), 0, 200),
-                    $r->integer('share_left', 0, 100, 0),
-                    mb_substr($r->text('note'), 0, 1000),
+                    new Taken(
+                        $amount,
+                        $unit,
+                        mb_substr($r->text('ripeness'), 0, 200),
+                        $r->integer('share_left', 0, 100, 0),
+                        mb_substr($r->text('note'), 0, 1000),
+                        '' === $r->text('minutes') ? null : $r->integer('minutes', 1, 10_000, 1),
+                        $opened,
+                        min($opened, $r->integer('sound', 0, 10_000, 0)),
+                        CountBy::tryFrom($r->text('count_by')) ?? CountBy::Nobody,
+                        Sex::tryFrom($r->text('sex')) ?? Sex::Unknown,
+                        '' === $r->text('lone') ? null : '1' === $r->text('lone'),
+                    ),
                     $this->clock->now(),
                     $id,
-                );
-                $opened = $r->integer('opened', 0, 10_000, 0);
-                $harvest->count(
-                    '' === $r->text('minutes') ? null : $r->integer('minutes', 1, 10_000, 1),
-                    $opened,
-                    min($opened, $r->integer('sound', 0, 10_000, 0)),
-                    CountBy::tryFrom($r->text('count_by')) ?? CountBy::Nobody,
                 );
                 $this->entities->persist($harvest);
             });

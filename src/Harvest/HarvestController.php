@@ -6,24 +6,16 @@ namespace App\Harvest;
 
 use App\Account\User;
 use App\Clock\SchoolClock;
-use App\Examine\Decisions;
 use App\Examine\ExaminationPage;
-use App\Examine\ExaminationRecord;
-use App\Examine\ExaminationRepository;
-use App\Examine\StoredExaminations;
 use App\Examine\View\ExaminationView;
 use App\Harvest\Input\Correction;
-use App\Harvest\Input\NewHarvest;
+use App\Harvest\Input\ManyTaken;
 use App\Harvest\View\HarvestsView;
 use App\Harvest\View\HarvestView;
+use App\Harvest\View\OpenGateView;
 use App\Storage\Transaction;
 use App\Web\ApiController;
-use App\Web\Permission;
 use App\Web\Refused;
-use Doctrine\DBAL\LockMode;
-use Doctrine\ORM\EntityManagerInterface;
-use Hylognosis\Measure\Units;
-use Hylognosis\Wording\English;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -56,63 +48,53 @@ final class HarvestController extends ApiController
     public function take(
         #[CurrentUser] User $user,
         string $id,
-        #[MapRequestPayload] NewHarvest $input,
-        ExaminationRepository $examinations,
-        StoredExaminations $stored,
-        Decisions $decisions,
+        #[MapRequestPayload] Taken $input,
+        Taking $taking,
         ExaminationPage $page,
         Transaction $transaction,
-        Permission $permission,
-        SchoolClock $clock,
     ): JsonResponse {
-        $record = $transaction->run(static function (EntityManagerInterface $entities) use (
-            $user,
-            $id,
-            $input,
-            $examinations,
-            $stored,
-            $decisions,
-            $permission,
-            $clock,
-        ): ExaminationRecord {
-            $record =
-                $examinations->find($id, LockMode::PESSIMISTIC_WRITE) ??
-                throw Refused::missing('There is no such examination.');
-            $permission->need(HarvestVoter::TAKE, $record);
-            if (!$record->isSigned()) {
-                throw Refused::conflict('Sign the examination first.');
-            }
-            $assessment = $stored->assess($record);
-            $clearance = $assessment->clearance;
-            if (null === $clearance || !$clearance->isCleared()) {
-                throw Refused::conflict(
-                    'The gate is not open: '.
-                        (null === $clearance
-                            ? 'nothing was asked for.'
-                            : (new English($stored->flora($record), Units::from($user->units)))->sentence(
-                                $clearance->because,
-                            )),
-                );
-            }
-            $decision = $decisions->record($record, $user, $assessment);
-            $harvest = new HarvestRecord(
-                $decision,
-                $user,
-                $clock->today(),
-                $input->amount,
-                $input->unit,
-                $input->ripeness,
-                $input->shareLeft,
-                $input->note,
-                $clock->now(),
-            );
-            $harvest->count($input->minutes, $input->opened, $input->sound, $input->countBy);
-            $entities->persist($harvest);
+        return $this->json($page->of($transaction->run(static fn () => $taking->take($id, $user, $input)), $user));
+    }
 
-            return $record;
+    /** Under which trees one may take something now, each asked for anew. */
+    #[Route('/api/harvests/open', methods: ['GET'])]
+    #[OA\Response(
+        response: 200,
+        description: 'Open gates.',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: OpenGateView::class))),
+    ),]
+    public function open(#[CurrentUser] User $user, OpenGates $gates): JsonResponse
+    {
+        return $this->json($gates->for($user));
+    }
+
+    /** From several trees in one go: each under its own decision, all of them or none. */
+    #[Route('/api/harvests', methods: ['POST'])]
+    #[OA\Response(response: 200, description: 'What was taken.', content: new Model(type: HarvestsView::class))]
+    #[OA\Response(
+        response: 409,
+        description: 'One of the gates is not open; nothing was stored.',
+        content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+    ),]
+    #[OA\Response(
+        response: 422,
+        description: 'Something in it cannot be taken; nothing was stored.',
+        content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+    ),]
+    public function takeOfSeveral(
+        #[CurrentUser] User $user,
+        #[MapRequestPayload] ManyTaken $input,
+        Taking $taking,
+        HarvestLog $log,
+        Transaction $transaction,
+    ): JsonResponse {
+        $transaction->run(static function () use ($user, $input, $taking): void {
+            foreach ($input->each() as $examination => $taken) {
+                $taking->take($examination, $user, $taken);
+            }
         });
 
-        return $this->json($page->of($record, $user));
+        return $this->json($log->grouped(GroupBy::Kind));
     }
 
     #[Route('/api/harvests', methods: ['GET'])]
@@ -152,32 +134,7 @@ final class HarvestController extends ApiController
             if ($harvest->takenBy !== $user && !$user->role->mayDecide()) {
                 throw Refused::forbidden('Whoever took it corrects it, or an instructor.');
             }
-            $harvest->corrections->add(
-                new HarvestCorrection(
-                    $harvest,
-                    [
-                        'amount' => $harvest->amount,
-                        'unit' => $harvest->unit->value,
-                        'ripeness' => $harvest->ripeness,
-                        'share_left' => $harvest->shareLeft,
-                        'note' => $harvest->note,
-                        'minutes' => $harvest->minutes,
-                        'opened' => $harvest->opened,
-                        'sound' => $harvest->sound,
-                        'count_by' => $harvest->countBy->value,
-                    ],
-                    trim($input->because),
-                    $clock->now(),
-                    $user,
-                ),
-            );
-            [$harvest->amount, $harvest->unit] = [$input->amount, $input->unit];
-            [$harvest->ripeness, $harvest->shareLeft, $harvest->note] = [
-                $input->ripeness,
-                $input->shareLeft,
-                $input->note,
-            ];
-            $harvest->count($input->minutes, $input->opened, $input->sound, $input->countBy);
+            $harvest->correct($input->taken, trim($input->because), $user, $clock->now());
 
             return $harvest;
         });

@@ -17,10 +17,9 @@ class HarvestCorrection
     #[ORM\Column(length: 36)]
     public readonly string $id;
 
-    /** @param array<string, string|int|float|null> $before by name of the field */
+    /** @param array<string, mixed> $before by name of the field */
     public function __construct(
-        #[ORM\ManyToOne(inversedBy: 'corrections')]
-        #[ORM\JoinColumn(nullable: false)]
+        #[ORM\ManyToOne(inversedBy: 'corrections')] #[ORM\JoinColumn(nullable: false),]
         public readonly HarvestRecord $harvest,
         #[ORM\Column(name: 'stood', type: 'json')] public readonly array $before,
         #[ORM\Column(length: 300)] public readonly string $because,

@@ -12,7 +12,9 @@ use App\Harvest\View\HarvestGroupView;
 use App\Harvest\View\HarvestsView;
 use App\Harvest\View\HarvestView;
 use App\Library\FloraLibrary;
+use App\Library\PollinationTable;
 use App\Trees\Site;
+use Hylognosis\Crop\EmptyBecause;
 use Hylognosis\Measure\Amount;
 use Hylognosis\Measure\AmountUnit;
 use Hylognosis\Measure\CalendarDay;
@@ -30,6 +32,8 @@ final readonly class HarvestLog implements Takings
         private Security $security,
         private FloraLibrary $library,
         private HarvestRepository $harvests,
+        private HarvestWeather $weather,
+        private PollinationTable $pollination,
     ) {
     }
 
@@ -51,7 +55,8 @@ final readonly class HarvestLog implements Takings
         $taxon = $flora->taxon($decision->taxon);
         $viewer = $this->security->getUser();
         $imperial = $viewer instanceof User && 'imperial' === $viewer->units;
-        $interval = $harvest->opened > 0 ? Proportion::of($harvest->sound, $harvest->opened)->clopperPearson() : null;
+        $taken = $harvest->taken;
+        $interval = $taken->opened > 0 ? Proportion::of($taken->sound, $taken->opened)->clopperPearson() : null;
 
         return new HarvestView(
             $harvest->id,
@@ -61,21 +66,33 @@ final readonly class HarvestLog implements Takings
             $taxon->id,
             $taxon->commonName(),
             $taxon->part($decision->part)->label,
-            Amount::of($harvest->amount, $harvest->unit)->in($harvest->unit->counterpart($imperial))->words(),
-            $harvest->ripeness,
-            $harvest->shareLeft,
-            $harvest->note,
+            Amount::of($taken->amount, $taken->unit)->in($taken->unit->counterpart($imperial))->words(),
+            $taken->ripeness,
+            $taken->shareLeft,
+            $taken->note,
             $specimen->tag,
+            $specimen->id,
             $specimen->site->name,
             $decision->examination->id,
-            $harvest->minutes,
-            $harvest->opened,
-            $harvest->sound,
-            $harvest->countBy,
+            $taken->minutes,
+            $taken->opened,
+            $taken->sound,
+            $taken->countBy,
             null === $interval ? null : (int) round(100 * $interval[0]),
             null === $interval ? null : (int) round(100 * $interval[1]),
-            $harvest->amount,
-            $harvest->unit,
+            $taken->amount,
+            $taken->unit,
+            $taken->sex,
+            $taken->lone,
+            $taken->opened > 0
+                ? EmptyBecause::of(
+                    $taken->opened,
+                    $taken->sound,
+                    $this->pollination->of($taxon->id)?->partner,
+                    $taken->lone,
+                )
+                : null,
+            $this->weather->of($harvest),
             array_values(
                 array_map(
                     static fn (HarvestCorrection $c): CorrectionView => new CorrectionView(
@@ -83,8 +100,8 @@ final readonly class HarvestLog implements Takings
                         $c->by->name,
                         $c->because,
                         Amount::of(
-                            (float) ($c->before['amount'] ?? 0),
-                            AmountUnit::from((string) ($c->before['unit'] ?? '')),
+                            self::number($c->before['amount'] ?? 0),
+                            AmountUnit::from(self::text($c->before['unit'] ?? '')),
                         )->words(),
                     ),
                     $harvest->corrections->toArray(),
@@ -100,9 +117,17 @@ final readonly class HarvestLog implements Takings
         $groups = [];
         foreach ($harvests as $harvest) {
             // amounts of different things are never added up
-            $groups[$this->key($harvest, $by).'|'.$harvest->unit->measures()][] = $harvest;
+            $groups[$this->key($harvest, $by).'|'.$harvest->taken->unit->measures()][] = $harvest;
         }
-        $views = array_map($this->group(...), array_keys($groups), $groups);
+        $views = array_map(
+            fn (string $key, array $of): HarvestGroupView => $this->group(
+                $key,
+                $of,
+                GroupBy::KindAndYear === $by ? $this->ofOtherYears($of[0], $harvests) : [],
+            ),
+            array_keys($groups),
+            $groups,
+        );
         usort(
             $views,
             static fn (HarvestGroupView $a, HarvestGroupView $b): int => [$b->times, $a->label] <=> [
@@ -117,8 +142,9 @@ final readonly class HarvestLog implements Takings
     private function key(HarvestRecord $harvest, GroupBy $by): string
     {
         $tree = $harvest->decision->examination->specimen;
-        $view = $this->view($harvest);
-        $kind = $view->commonName.', '.$view->part;
+        $decision = $harvest->decision;
+        $taxon = $this->library->flora($decision->examination->flora)->taxon($decision->taxon);
+        $kind = $taxon->commonName().', '.$taxon->part($decision->part)->label;
         $year = $harvest->takenOn->format('Y');
 
         return match ($by) {
@@ -131,20 +157,60 @@ final readonly class HarvestLog implements Takings
         };
     }
 
-    /** @param non-empty-list<HarvestRecord> $harvests of one kind of amount */
-    private function group(string $key, array $harvests): HarvestGroupView
+    /**
+     * @param list<HarvestRecord> $all
+     *
+     * @return list<HarvestRecord> of the same kind and part, by the same kind of amount, in other years
+     */
+    private function ofOtherYears(HarvestRecord $one, array $all): array
+    {
+        return array_values(
+            array_filter(
+                $all,
+                static fn (HarvestRecord $h): bool => $h->decision->taxon === $one->decision->taxon
+                    && $h->decision->part === $one->decision->part
+                    && $h->taken->unit->measures() === $one->taken->unit->measures()
+                    && $h->takenOn->format('Y') !== $one->takenOn->format('Y'),
+            ),
+        );
+    }
+
+    /**
+     * @param list<HarvestRecord> $harvests
+     *
+     * @return list<float> in an hour, of those whose time was noted
+     */
+    private static function perHour(array $harvests, AmountUnit $unit): array
+    {
+        $perHour = [];
+        foreach ($harvests as $harvest) {
+            if (null !== $harvest->taken->minutes) {
+                $perHour[] =
+                    ($harvest->taken->amount * $harvest->taken->unit->inBase() * 60) /
+                    ($unit->inBase() * $harvest->taken->minutes);
+            }
+        }
+
+        return $perHour;
+    }
+
+    /**
+     * @param non-empty-list<HarvestRecord> $harvests of one kind of amount
+     * @param list<HarvestRecord>           $others   it is told against
+     */
+    private function group(string $key, array $harvests, array $others): HarvestGroupView
     {
         $viewer = $this->security->getUser();
-        $unit = $harvests[0]->unit->counterpart($viewer instanceof User && 'imperial' === $viewer->units);
-        $amounts = $perHour = [];
+        $unit = $harvests[0]->taken->unit->counterpart($viewer instanceof User && 'imperial' === $viewer->units);
+        $perHour = self::perHour($harvests, $unit);
+        $againstHours = self::perHour($others, $unit);
+        $amounts = [];
         $opened = $sound = 0;
         foreach ($harvests as $harvest) {
-            $amounts[] = $amount = ($harvest->amount * $harvest->unit->inBase()) / $unit->inBase();
-            if (null !== $harvest->minutes) {
-                $perHour[] = ($amount * 60) / $harvest->minutes;
-            }
-            $opened += $harvest->opened;
-            $sound += $harvest->sound;
+            $taken = $harvest->taken;
+            $amounts[] = ($taken->amount * $taken->unit->inBase()) / $unit->inBase();
+            $opened += $taken->opened;
+            $sound += $taken->sound;
         }
         $all = Summary::of($amounts);
         $hours = [] === $perHour ? null : Summary::of($perHour);
@@ -164,10 +230,22 @@ final readonly class HarvestLog implements Takings
             null === $hours ? null : round($hours->lower, 3),
             null === $hours ? null : round($hours->upper, 3),
             \count($perHour),
+            [] === $againstHours ? null : round(Summary::of($againstHours)->median, 3),
+            \count($againstHours),
             $opened,
             null === $share ? null : (int) round(100 * $share->share()),
             null === $interval ? null : (int) round(100 * $interval[0]),
             null === $interval ? null : (int) round(100 * $interval[1]),
         );
+    }
+
+    private static function number(mixed $value): float
+    {
+        return is_numeric($value) ? (float) $value : 0.0;
+    }
+
+    private static function text(mixed $value): string
+    {
+        return \is_string($value) ? $value : '';
     }
 }

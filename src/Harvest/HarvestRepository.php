@@ -17,7 +17,7 @@ use Hylognosis\Measure\AmountUnit;
 /**
  * @extends ServiceEntityRepository<HarvestRecord>
  *
- * @phpstan-type Taken array{tree: string, taxon: string, part: string, on: \DateTimeImmutable, amount: float,
+ * @phpstan-type TakenRow array{tree: string, taxon: string, part: string, on: \DateTimeImmutable, amount: float,
  *     unit: AmountUnit}
  */
 final class HarvestRepository extends ServiceEntityRepository
@@ -67,13 +67,20 @@ final class HarvestRepository extends ServiceEntityRepository
      *
      * @param list<string> $taxa
      *
-     * @return list<Taken>
+     * @return list<TakenRow>
      */
     public function amounts(array $taxa): array
     {
-        /** @var list<Taken> $rows */
+        /** @var list<TakenRow> $rows */
         $rows = $this->createQueryBuilder('h')
-            ->select('IDENTITY(e.specimen) AS tree', 'd.taxon', 'd.part', 'h.takenOn AS on', 'h.amount', 'h.unit')
+            ->select(
+                'IDENTITY(e.specimen) AS tree',
+                'd.taxon',
+                'd.part',
+                'h.takenOn AS on',
+                'h.taken.amount AS amount',
+                'h.taken.unit AS unit',
+            )
             ->join('h.decision', 'd')
             ->join('d.examination', 'e')
             ->where('d.taxon IN (:taxa)')

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Pictures;
 
 use App\Account\User;
+use App\Batches\Batch;
 use App\Examine\ExaminationRecord;
 use App\Examine\ScoreRecord;
 use App\Harvest\HarvestRecord;
@@ -15,7 +16,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * A photograph of a tree, of what was scored or of what was taken; or the paper a permission stands on. Its bytes lie
+ * A photograph of a tree, of what was scored, taken or made; or the paper a permission stands on. Its bytes lie
  * beside it, by their hash.
  */
 #[ORM\Entity(repositoryClass: PictureRepository::class)]
@@ -40,6 +41,9 @@ class Picture
     public ?HarvestRecord $harvest = null;
 
     #[ORM\ManyToOne]
+    public ?Batch $batch = null;
+
+    #[ORM\ManyToOne]
     public ?SitePermission $permission = null;
 
     #[ORM\Column(length: 300)]
@@ -60,23 +64,14 @@ class Picture
      * @param int    $size   bytes
      */
     public function __construct(
-        #[ORM\Column(length: 64)]
-        public readonly string $hash,
-        #[ORM\Column(length: 20)]
-        public readonly string $type,
-        #[ORM\Column]
-        public readonly int $width,
-        #[ORM\Column]
-        public readonly int $height,
-        #[ORM\Column]
-        public readonly int $size,
-        #[ORM\Column(type: DayType::NAME)]
-        public readonly \DateTimeImmutable $takenOn,
-        #[ORM\ManyToOne]
-        #[ORM\JoinColumn(nullable: false)]
-        public readonly User $addedBy,
-        #[ORM\Column]
-        public readonly \DateTimeImmutable $addedAt,
+        #[ORM\Column(length: 64)] public readonly string $hash,
+        #[ORM\Column(length: 20)] public readonly string $type,
+        #[ORM\Column] public readonly int $width,
+        #[ORM\Column] public readonly int $height,
+        #[ORM\Column] public readonly int $size,
+        #[ORM\Column(type: DayType::NAME)] public readonly \DateTimeImmutable $takenOn,
+        #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false)] public readonly User $addedBy,
+        #[ORM\Column] public readonly \DateTimeImmutable $addedAt,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
     }

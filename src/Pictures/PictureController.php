@@ -7,11 +7,14 @@ namespace App\Pictures;
 use App\Account\DeedKind;
 use App\Account\DeedRepository;
 use App\Account\User;
+use App\Batches\Batch;
+use App\Batches\BatchRepository;
 use App\Clock\SchoolClock;
 use App\Examine\ExaminationRecord;
 use App\Examine\ExaminationVoter;
 use App\Examine\ScoreRecord;
 use App\Harvest\HarvestRecord;
+use App\Harvest\HarvestRepository;
 use App\Pictures\Input\NewPicture;
 use App\Pictures\Input\PictureChange;
 use App\Pictures\View\PictureView;
@@ -43,7 +46,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
     response: 404,
     description: 'There is no such thing, or it is covered.',
     content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-)]
+),]
 final class PictureController extends ApiController
 {
     public function __construct(
@@ -64,7 +67,7 @@ final class PictureController extends ApiController
         response: 200,
         description: 'Pictures of a tree that may be seen now.',
         content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: PictureView::class))),
-    )]
+    ),]
     public function ofTree(#[CurrentUser] User $user, string $id): JsonResponse
     {
         $tree = $this->specimens->find($id) ?? throw Refused::missing('There is no such tree.');
@@ -72,12 +75,38 @@ final class PictureController extends ApiController
         return $this->json(array_map(PictureView::of(...), $this->pictures->ofTree($tree, $user)));
     }
 
+    #[Route('/api/harvests/{id}/pictures', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    #[OA\Response(
+        response: 200,
+        description: 'Pictures of a harvest that may be seen now.',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: PictureView::class))),
+    ),]
+    public function ofHarvest(#[CurrentUser] User $user, string $id, HarvestRepository $harvests): JsonResponse
+    {
+        $harvest = $harvests->find($id) ?? throw Refused::missing('There is no such harvest.');
+
+        return $this->json(array_map(PictureView::of(...), $this->pictures->ofHarvest($harvest, $user)));
+    }
+
+    #[Route('/api/batches/{id}/pictures', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    #[OA\Response(
+        response: 200,
+        description: 'Pictures of something that is made.',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: PictureView::class))),
+    ),]
+    public function ofBatch(string $id, BatchRepository $batches): JsonResponse
+    {
+        $batch = $batches->find($id) ?? throw Refused::missing('There is nothing of the kind.');
+
+        return $this->json(array_map(PictureView::of(...), $this->pictures->ofBatch($batch)));
+    }
+
     #[Route('/api/sites/{id}/papers', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
     #[OA\Response(
         response: 200,
         description: 'Papers of what the owner said.',
         content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: PictureView::class))),
-    )]
+    ),]
     public function ofSite(string $id): JsonResponse
     {
         $site = $this->sites->find($id) ?? throw Refused::missing('There is no such place.');
@@ -95,13 +124,13 @@ final class PictureController extends ApiController
             new OA\MediaType(mediaType: 'image/webp', schema: new OA\Schema(type: 'string', format: 'binary')),
             new OA\MediaType(mediaType: 'application/pdf', schema: new OA\Schema(type: 'string', format: 'binary')),
         ],
-    )]
+    ),]
     #[OA\Response(response: 200, description: 'The picture.', content: new Model(type: PictureView::class))]
     #[OA\Response(
         response: 422,
         description: 'It cannot be taken; nothing was stored.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function add(
         #[CurrentUser] User $user,
         Request $request,
@@ -114,14 +143,21 @@ final class PictureController extends ApiController
             1 !==
             \count(
                 array_diff(
-                    [$input->tree, $input->score, $input->examination, $input->harvest, $input->permission],
+                    [
+                        $input->tree,
+                        $input->score,
+                        $input->examination,
+                        $input->harvest,
+                        $input->batch,
+                        $input->permission,
+                    ],
                     [''],
                 ),
             )
         ) {
             throw Refused::field(
                 'tree',
-                'Say what it is a picture of: one tree, score, examination, harvest or permission.',
+                'Say what it is a picture of: one tree, score, examination, harvest, batch or permission.',
             );
         }
         $bytes = $request->getContent();
@@ -156,12 +192,12 @@ final class PictureController extends ApiController
         '/api/pictures/{id}/{kind}',
         requirements: ['id' => Requirement::UUID, 'kind' => 'full|thumb'],
         methods: ['GET'],
-    )]
+    ),]
     #[OA\Response(
         response: 200,
         description: 'The picture itself.',
         content: new OA\MediaType(mediaType: 'image/jpeg', schema: new OA\Schema(type: 'string', format: 'binary')),
-    )]
+    ),]
     public function show(#[CurrentUser] User $user, Request $request, string $id, string $kind): Response
     {
         $picture = $this->seen($id, $user);
@@ -196,7 +232,7 @@ final class PictureController extends ApiController
         response: 422,
         description: 'Refused; nothing was stored.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function change(
         #[CurrentUser] User $user,
         string $id,
@@ -279,6 +315,11 @@ final class PictureController extends ApiController
                 $entities->find(HarvestRecord::class, $input->harvest) ??
                 throw Refused::field('harvest', 'There is no such harvest.');
             [$picture->harvest, $picture->specimen] = [$harvest, $harvest->decision->examination->specimen];
+        }
+        if ('' !== $input->batch) {
+            $picture->batch =
+                $entities->find(Batch::class, $input->batch) ??
+                throw Refused::field('batch', 'There is nothing of the kind.');
         }
         if ('' !== $input->permission) {
             $this->permission->need(SiteVoter::CARE);

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Pictures;
 
 use App\Account\User;
+use App\Batches\Batch;
 use App\Examine\ExaminationRepository;
+use App\Harvest\HarvestRecord;
 use App\Trees\GoesWithTree;
 use App\Trees\Site;
 use App\Trees\Specimen;
@@ -37,6 +39,23 @@ final class PictureRepository extends ServiceEntityRepository implements GoesWit
                 fn (Picture $picture): bool => $this->shows($picture, $reader),
             ),
         );
+    }
+
+    /** @return list<Picture> of a harvest, that this person may see now; the last first */
+    public function ofHarvest(HarvestRecord $harvest, User $reader): array
+    {
+        return array_values(
+            array_filter(
+                self::pictures($this->there()->andWhere('p.harvest = :harvest')->setParameter('harvest', $harvest)),
+                fn (Picture $picture): bool => $this->shows($picture, $reader),
+            ),
+        );
+    }
+
+    /** @return list<Picture> of something that is made; the last first */
+    public function ofBatch(Batch $batch): array
+    {
+        return self::pictures($this->there()->andWhere('p.batch = :batch')->setParameter('batch', $batch));
     }
 
     /** @return list<Picture> papers of what the owner of a place said; the last first */

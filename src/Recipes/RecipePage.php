@@ -29,10 +29,17 @@ final readonly class RecipePage
      * @param list<string> $ways  names of the ways taken, in the order of the partings
      * @param float|null   $grams that go in
      * @param array<int, float> $known grams that were weighed after a step
+     * @param non-empty-list<Step>|null $steps where others are taken than the book has
      */
-    public static function of(Recipe $recipe, Flora $flora, array $ways, ?float $grams, array $known = []): RecipeView
-    {
-        $steps = $recipe->way($ways);
+    public static function of(
+        Recipe $recipe,
+        Flora $flora,
+        array $ways,
+        ?float $grams,
+        array $known = [],
+        ?array $steps = null,
+    ): RecipeView {
+        $steps ??= $recipe->way($ways);
         $weighed = null === $grams ? null : Weighed::through($steps, $grams, $known);
 
         return new RecipeView(

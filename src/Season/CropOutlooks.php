@@ -39,7 +39,7 @@ use Hylognosis\Season\SeasonalEvent;
  * What may be expected of the crops of trees that are held to be a kind nobody doubts.
  *
  * @phpstan-import-type Note from CropNoteRepository
- * @phpstan-import-type Taken from HarvestRepository
+ * @phpstan-import-type TakenRow from HarvestRepository
  */
 final readonly class CropOutlooks
 {
@@ -346,7 +346,7 @@ final readonly class CropOutlooks
     }
 
     /**
-     * @param list<Taken> $amounts
+     * @param list<TakenRow> $amounts
      * @param list<Note> $notes
      *
      * @return list<Take> summed by tree and year

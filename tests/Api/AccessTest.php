@@ -7,6 +7,7 @@ namespace App\Tests\Api;
 use App\Account\UserRepository;
 use App\Batches\Batch;
 use App\Batches\BatchUnit;
+use App\Harvest\OwnMeasure;
 use App\Season\CropNote;
 use App\Season\PlannedDay;
 use App\Season\TreeEvent;
@@ -142,8 +143,21 @@ final class AccessTest extends ApiTestCase
         'app_harvest_harvest_correct' => [
             'instructors',
             '/api/harvests/{harvest}',
-            ['amount' => 20, 'unit' => 'heads', 'because' => 'Counted again.'],
+            ['taken' => ['amount' => 20, 'unit' => 'heads'], 'because' => 'Counted again.'],
         ],
+        'app_harvest_harvest_open' => ['readers', '/api/harvests/open'],
+        'app_harvest_harvest_takeofseveral' => [
+            'instructors',
+            '/api/harvests',
+            ['unit' => 'heads', 'trees' => [['examination' => '{examination}', 'amount' => 3]]],
+        ],
+        'app_harvest_measure_all' => ['readers', '/api/measures'],
+        'app_harvest_measure_add' => [
+            'people',
+            '/api/measures',
+            ['name' => 'my basket of haws', 'amount' => 1.4, 'unit' => 'kg'],
+        ],
+        'app_harvest_measure_forget' => ['instructors', '/api/measures/{measure}'],
         'app_species_flora_woods' => ['readers', '/api/woods'],
         'app_trials_trial_all' => ['readers', '/api/trials'],
         'app_trials_trial_record' => [
@@ -175,6 +189,18 @@ final class AccessTest extends ApiTestCase
         ],
         'app_batches_batch_show' => ['readers', '/api/batches/{batch}'],
         'app_batches_batch_step' => ['people', '/api/batches/{batch}/steps/0', ['started' => true]],
+        'app_batches_batch_check' => ['people', '/api/batches/{batch}/steps/1/checks', ['answer' => 'not-yet']],
+        'app_batches_batch_putin' => [
+            'people',
+            '/api/batches/{batch}/steps',
+            ['name' => 'Strain again', 'do' => 'Through a cloth.', 'until' => 'It is clear.'],
+        ],
+        'app_batches_batch_split' => [
+            'people',
+            '/api/batches/{batch}/split',
+            ['id' => '{random}', 'name' => 'The small pot', 'grams' => 100, 'stay' => 300],
+        ],
+        'app_batches_batch_join' => ['people', '/api/batches/{batch}/join', ['other' => '{batch}']],
         'app_batches_batch_label' => [
             'people',
             '/api/batches/{batch}/units',
@@ -223,6 +249,8 @@ final class AccessTest extends ApiTestCase
         'app_season_treeseason_partners' => ['readers', '/api/specimens/{tree}/partners'],
         'app_pictures_picture_oftree' => ['readers', '/api/specimens/{tree}/pictures'],
         'app_pictures_picture_ofsite' => ['readers', '/api/sites/{site}/papers'],
+        'app_pictures_picture_ofharvest' => ['readers', '/api/harvests/{harvest}/pictures'],
+        'app_pictures_picture_ofbatch' => ['readers', '/api/batches/{batch}/pictures'],
         'app_pictures_picture_add' => ['people', '/api/pictures?tree={tree}', self::PICTURE],
         'app_pictures_picture_show' => ['readers', '/api/pictures/{picture}/thumb'],
         'app_pictures_picture_change' => ['instructors', '/api/pictures/{picture}', ['caption' => 'From below']],
@@ -385,7 +413,7 @@ final class AccessTest extends ApiTestCase
         return \is_string($id) ? $id : self::fail('Nothing is left of '.$tag);
     }
 
-    /** @param class-string<TreeEvent|CropNote|PlannedDay|Batch|BatchUnit|Trial> $what */
+    /** @param class-string<TreeEvent|CropNote|PlannedDay|Batch|BatchUnit|OwnMeasure|Trial> $what */
     private function oneOf(string $what, string $who): string
     {
         $found = self::getContainer()
@@ -435,6 +463,7 @@ final class AccessTest extends ApiTestCase
             '{trial}' => $this->oneOf(Trial::class, 'marta'),
             '{harvest}' => $this->harvestOf('M-01'),
             '{batch}' => $this->oneOf(Batch::class, 'marta'),
+            '{measure}' => $this->oneOf(OwnMeasure::class, 'marta'),
             '{unit}' => $this->oneOf(BatchUnit::class, 'jonas'),
             '{note}' => $this->oneOf(CropNote::class, 'marta'),
             '{planned}' => $this->oneOf(PlannedDay::class, 'marta'),

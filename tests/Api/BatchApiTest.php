@@ -42,13 +42,43 @@ final class BatchApiTest extends ApiTestCase
         self::assertSame('Water-cure', self::at($this->listed('Flour'), 'next'));
         $sooner = $this->call('PUT', $at.'/steps/1', ['started' => true, 'minutes' => 90]);
         self::assertNotSame(self::at($cured, 'steps.1.dueAt'), self::at($sooner, 'steps.1.dueAt'));
-        $done = $this->call('PUT', $at.'/steps/1', ['started' => true, 'done' => true]);
+        $tasted = $this->call('POST', $at.'/steps/1/checks', ['answer' => 'not-yet', 'note' => 'Hollow, still firm']);
+        self::assertSame('Hollow, still firm', self::at($tasted, 'steps.1.checks.0.note'));
+        $ready = ['started' => true, 'done' => true];
+        self::assertProblem(409, 'Look again', $this->call('PUT', $at.'/steps/1', $ready));
+        $this->call('POST', $at.'/steps/1/checks', ['answer' => 'done']);
+        $done = $this->call('PUT', $at.'/steps/1', $ready);
         self::assertNull(self::at($done, 'steps.1.dueAt'));
-        $jars = $this->call('POST', $at.'/units', [
-            'count' => 2,
-            'contents' => 'Chestnut flour, 200 g',
-            'bestBefore' => '2028-02-01',
+        self::assertProblem(
+            409,
+            'not left out',
+            $this->call('PUT', $at.'/steps/2', $ready + ['leftOut' => true]),
+            'what is to dry is not left out',
+        );
+        $sorted = $this->call('POST', $at.'/steps', [
+            'name' => 'Sort',
+            'do' => 'Out with the small ones.',
+            'until' => 'All are as thick as a thumb.',
+            'waitsHours' => 0.5,
         ]);
+        self::assertSame(
+            ['Float', 'Water-cure', 'Sort', 'Dry', 'Peel', 'Grind'],
+            array_map(static fn (mixed $s): mixed => self::at((array) $s, 'step.name'), (array) $sorted['steps']),
+        );
+        self::assertTrue(self::at($sorted, 'steps.2.own'));
+        $new = ['count' => 2, 'contents' => 'Chestnut flour, 200 g', 'bestBefore' => '2028-02-01'];
+        self::assertProblem(409, 'steps are done', $this->call('POST', $at.'/units', $new));
+        $this->call('PUT', $at.'/steps/2', $ready + ['leftOut' => true]);
+        self::assertResponseStatusCodeSame(409, 'of a step that waits nobody knows that it may be left out');
+        foreach ([2, 3, 4, 5] as $place) {
+            $this->call('PUT', "$at/steps/$place", $ready);
+        }
+        self::assertProblem(
+            422,
+            'until 14 June 2028',
+            $this->call('POST', $at.'/units', ['bestBefore' => '2028-07-01'] + $new),
+        );
+        $jars = $this->call('POST', $at.'/units', $new);
         self::assertSame([1, 2], array_column((array) $jars['units'], 'number'));
         $unit = self::text($jars, 'units.1.id');
         self::assertSame(
@@ -64,6 +94,44 @@ final class BatchApiTest extends ApiTestCase
         self::assertContains('Flour', array_column($tree, 'name'));
         $this->call('POST', $at.'/end', ['note' => 'Warmer.']);
         self::assertProblem(409, 'finished', $this->call('PUT', $at.'/steps/2', ['started' => true]));
+    }
+
+    public function testAPotIsPartedAndPutTogetherAndEveryJarLeadsBack(): void
+    {
+        $this->signIn('marta');
+        $chestnuts = $this->harvest('M-02');
+        $pot = self::text($this->made(['sources' => [$chestnuts => 30], 'grams' => 1000]), 'id');
+        $this->call('PUT', "/api/batches/$pot/steps/0", ['started' => true, 'done' => true, 'gramsOut' => 800]);
+        $split = ['id' => Uuid::v4()->toRfc4122(), 'name' => 'Small', 'grams' => 200, 'stay' => 600];
+        $small = $this->call('POST', "/api/batches/$pot/split", $split);
+        self::assertResponseStatusCodeSame(200);
+        self::assertSame(
+            [7.5, 250, 200, 25],
+            [
+                self::at($small, 'sources.0.share'),
+                $small['grams'],
+                self::at($small, 'steps.0.gramsOut'),
+                self::at($small, 'splitFrom.percent'),
+            ],
+        );
+        $again = $this->call('POST', "/api/batches/$pot/split", $split);
+        self::assertSame($small['id'], $again['id'], 'sent twice, split once');
+        $left = $this->call('GET', '/api/batches/'.$pot);
+        self::assertSame([22.5, 600], [self::at($left, 'sources.0.share'), self::at($left, 'steps.0.gramsOut')]);
+        $other = self::text($small, 'id');
+        $this->call('PUT', "/api/batches/$other/steps/1", ['started' => true, 'done' => true]);
+        $join = ['other' => $other];
+        self::assertProblem(409, 'different steps', $this->call('POST', "/api/batches/$pot/join", $join));
+        $this->call('PUT', "/api/batches/$pot/steps/1", ['started' => true, 'done' => true]);
+        $whole = $this->call('POST', "/api/batches/$pot/join", $join);
+        self::assertSame([30, 1000], [self::at($whole, 'sources.0.share'), $whole['grams']]);
+        self::assertSame('joined', $this->call('GET', '/api/batches/'.$other)['state']);
+        $free = array_column($this->call('GET', '/api/batches/harvests'), 'share', 'harvest');
+        self::assertArrayNotHasKey($chestnuts, $free, 'nothing is used twice, nor set free');
+        // two halves of one pot are called back together
+        $part = $this->call('POST', "/api/batches/$pot/split", ['id' => Uuid::v4()->toRfc4122()] + $split);
+        $this->call('POST', '/api/recalls', ['what' => 'batch', 'about' => $part['id'], 'because' => 'Mould.']);
+        self::assertSame('recalled', $this->call('GET', '/api/batches/'.$pot)['doubt']);
     }
 
     public function testNoMoreIsUsedThanWasTakenAndOnlyWhatTheRecipeIsMadeOf(): void

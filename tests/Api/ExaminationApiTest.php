@@ -119,7 +119,7 @@ final class ExaminationApiTest extends ApiTestCase
             'decided by an instructor',
             $this->call('POST', $address.'/harvests', ['amount' => 1, 'unit' => 'heads', 'note' => 'learner']),
         );
-        self::assertSame(0, $this->stored(HarvestRecord::class, ['note' => 'learner']));
+        self::assertSame(0, $this->stored(HarvestRecord::class, ['taken.note' => 'learner']));
     }
 
     public function testADeadlyLookAlikeWantsASecondExaminerWhoHasNotSeenTheScores(): void

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests\Api;
 
+use App\Tests\Support\Starter;
+
 /** The log of what was taken: with time and counts, corrected with the old line kept, told in groups. */
 final class HarvestLogTest extends ApiTestCase
 {
@@ -40,16 +42,16 @@ final class HarvestLogTest extends ApiTestCase
     {
         $this->signIn('marta');
         $before = $this->taken('M-02');
-        $better = [
+        $taken = [
             'amount' => 4.2,
             'unit' => 'kg',
-            'because' => 'The bucket was weighed with it.',
             'minutes' => 60,
             'opened' => 40,
             'sound' => 35,
             'countBy' => 'cut',
             'shareLeft' => 60,
         ];
+        $better = ['taken' => $taken, 'because' => 'The bucket was weighed with it.'];
         $at = '/api/harvests/'.self::text($before, 'id');
         $after = $this->call('PUT', $at, $better);
         self::assertResponseStatusCodeSame(200);
@@ -61,12 +63,12 @@ final class HarvestLogTest extends ApiTestCase
         self::assertSame(4.2, $this->told('kind')['sweet chestnut, nuts']['total']);
         foreach (
             [
-                ['amount' => 0],
-                ['unit' => 'sacks'],
                 ['because' => ' '],
-                ['sound' => 41],
-                ['minutes' => 0],
-                ['shareLeft' => 101],
+                ['taken' => ['amount' => 0] + $taken],
+                ['taken' => ['unit' => 'sacks'] + $taken],
+                ['taken' => ['sound' => 41] + $taken],
+                ['taken' => ['minutes' => 0] + $taken],
+                ['taken' => ['shareLeft' => 101] + $taken],
             ] as $wrong
         ) {
             $this->call('PUT', $at, $wrong + $better);
@@ -75,6 +77,108 @@ final class HarvestLogTest extends ApiTestCase
         $this->signIn('ida');
         self::assertProblem(403, 'corrects it', $this->call('PUT', $at, $better));
         self::assertCount(1, (array) $this->taken('M-02')['corrections'], 'and nothing else was written');
+    }
+
+    public function testOfSeveralTreesAllOrNoneAreLogged(): void
+    {
+        $this->signIn('marta');
+        $elder = $this->cleared('M-01', ['claimTaxon' => 'sambucus-nigra', 'claimPart' => 'flower']);
+        $site = $this->mill();
+        $this->call('PUT', "/api/sites/$site/quotas", ['quotas' => ['sambucus-nigra/flower' => 3]]);
+        self::assertResponseIsSuccessful();
+        $open = array_column($this->call('GET', '/api/harvests/open'), null, 'tag');
+        self::assertSame(
+            ['sambucus-nigra/flower', 3, 1],
+            [self::at($open, 'M-01.what'), self::at($open, 'M-01.allowed'), self::at($open, 'M-01.used')],
+            'of the year, one of June is on record',
+        );
+        $other = self::text($open, array_key_first(array_diff_key($open, ['M-01' => 1])).'.examination');
+        $unsigned = basename($this->begin('M-07', []));
+        $round = [
+            'unit' => 'heads',
+            'minutes' => 25,
+            'countBy' => 'look',
+            'trees' => [
+                ['examination' => $elder, 'amount' => 30, 'opened' => 10, 'sound' => 9],
+                ['examination' => $unsigned, 'amount' => 10],
+            ],
+        ];
+        $before = \count((array) $this->call('GET', '/api/harvests')['harvests']);
+        self::assertProblem(409, 'Sign the examination', $this->call('POST', '/api/harvests', $round));
+        self::assertCount($before, (array) $this->call('GET', '/api/harvests')['harvests'], 'none was stored');
+        $round['trees'][1]['examination'] = $other;
+        $logged = array_column(
+            \array_slice((array) $this->call('POST', '/api/harvests', $round)['harvests'], 0, 2),
+            'minutes',
+            'specimen',
+        );
+        self::assertResponseStatusCodeSame(200);
+        self::assertSame([25, 19], [array_sum($logged), $logged['M-01']], 'the time goes by what each gave');
+        $round['trees'] = [$round['trees'][0], $round['trees'][0]];
+        $this->call('POST', '/api/harvests', $round);
+        self::assertResponseStatusCodeSame(422);
+        $one = ['trees' => [$round['trees'][0]], 'unit' => 'heads'];
+        $this->call('POST', '/api/harvests', $one);
+        self::assertResponseStatusCodeSame(200);
+        self::assertProblem(409, 'not open', $this->call('POST', '/api/harvests', $one), 'three times a year');
+    }
+
+    public function testALoneTreesEmptyNutsAreToldAsSuch(): void
+    {
+        $this->signIn('marta');
+        $at = '/api/harvests/'.self::text($this->taken('M-02'), 'id');
+        $taken = ['amount' => 1, 'unit' => 'kg', 'opened' => 40, 'sound' => 4, 'countBy' => 'float'];
+        foreach (
+            [[true, 'stands-alone'], [null, 'perhaps-alone'], [false, 'not-for-want-of-another']] as [$lone, $why]
+        ) {
+            $told = $this->call('PUT', $at, ['taken' => $taken + ['lone' => $lone], 'because' => 'Looked about.']);
+            self::assertSame([$why, $lone], [$told['emptyBecause'], $told['lone']]);
+        }
+        $few = $this->call('PUT', $at, ['taken' => ['opened' => 7, 'sound' => 0] + $taken, 'because' => 'Fewer.']);
+        self::assertNull($few['emptyBecause'], 'seven tell nothing');
+        $this->call('PUT', '/api/sites/'.$this->mill().'/station', ['station' => 'stand-in']);
+        self::assertIsNumeric(
+            self::at($this->taken('M-02'), 'weather.greatest'),
+            'the station of the place tells of that day',
+        );
+    }
+
+    public function testBasketsAreWeighedOnceForEverybody(): void
+    {
+        $this->signIn('ida');
+        $before = \count($this->call('GET', '/api/measures'));
+        $basket = ['name' => 'my basket of haws', 'amount' => 1.4, 'unit' => 'kg'];
+        $this->call('POST', '/api/measures', $basket);
+        $again = $this->call('POST', '/api/measures', ['amount' => 1.5] + $basket);
+        self::assertCount($before + 1, $again, 'weighed anew, it takes the place of the one before');
+        $measures = array_column($again, null, 'name');
+        self::assertSame(1.5, self::at($measures, 'my basket of haws.amount'));
+        foreach ([['amount' => 0], ['name' => ' '], ['unit' => 'sack']] as $wrong) {
+            $this->call('POST', '/api/measures', $wrong + $basket);
+            self::assertResponseStatusCodeSame(422);
+        }
+        $id = self::text($measures, 'my basket of haws.id');
+        $this->signIn('tobias');
+        self::assertProblem(403, 'instructor', $this->call('DELETE', '/api/measures/'.$id));
+        $this->signIn('ida');
+        self::assertCount($before, $this->call('DELETE', '/api/measures/'.$id));
+    }
+
+    private function mill(): string
+    {
+        return self::text(array_column($this->call('GET', '/api/sites'), 'id', 'name'), 'Mill meadow');
+    }
+
+    /** @param array<string, string> $hope */
+    private function cleared(string $tag, array $hope): string
+    {
+        $address = $this->begin($tag, $hope);
+        $this->score($address, Starter::ELDER_AS_SHIPPED);
+        $this->call('PATCH', $address, ['conditions' => ['in-full-bloom' => true]]);
+        $this->call('POST', $address.'/sign');
+        self::assertResponseIsSuccessful();
+
+        return basename($address);
     }
 
     /** @return array<mixed> */

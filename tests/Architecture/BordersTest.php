@@ -61,10 +61,10 @@ final class BordersTest
         'Running' => ['Account', 'Clock', 'Library', 'Storage', 'Web'],
         'Trees' => ['Account', 'Clock', 'Library', 'Storage', 'Web'],
         'Examine' => ['Account', 'Clock', 'Library', 'Storage', 'Trees', 'Web'],
-        'Harvest' => ['Account', 'Clock', 'Examine', 'Library', 'Storage', 'Trees', 'Web'],
+        'Harvest' => ['Account', 'Clock', 'Examine', 'Library', 'Storage', 'Trees', 'Weather', 'Web'],
         'Devices' => ['Account', 'Web'],
         'Map' => ['Account', 'Clock', 'Examine', 'Exchange', 'Library', 'Storage', 'Trees', 'Web'],
-        'Pictures' => ['Account', 'Clock', 'Examine', 'Harvest', 'Library', 'Storage', 'Trees', 'Web'],
+        'Pictures' => ['Account', 'Batches', 'Clock', 'Examine', 'Harvest', 'Library', 'Storage', 'Trees', 'Web'],
         'Exchange' => [
             'Account',
             'Clock',
@@ -96,7 +96,7 @@ final class BordersTest
             'Weather',
         ],
         'Hazards' => ['Library'],
-        'Reckoning' => ['Web'],
+        'Reckoning' => ['Account', 'Clock', 'Trees', 'Weather', 'Web'],
         'Recipes' => ['Account', 'Library', 'Storage', 'Web'],
         'Species' => ['Account', 'Clock', 'Harvest', 'Library', 'Storage', 'Web'],
         'Demo' => [

@@ -322,6 +322,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{id}/steps/{place}/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Somebody tasted, felt or looked. */
+        post: operations["post_app_batches_batch_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Something is done that the recipe does not have; it comes before the first step nobody has begun. */
+        post: operations["post_app_batches_batch_putin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A part goes on by itself: what was done so far was done to both. */
+        post: operations["post_app_batches_batch_split"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/join": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Two of the same recipe that stand at the same step become one. */
+        post: operations["post_app_batches_batch_join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{id}/units": {
         parameters: {
             query?: never;
@@ -869,6 +937,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/harvests/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Under which trees one may take something now, each asked for anew. */
+        get: operations["get_app_harvest_harvest_open"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/harvests": {
         parameters: {
             query?: never;
@@ -878,7 +963,8 @@ export interface paths {
         };
         get: operations["get_app_harvest_harvest_log"];
         put?: never;
-        post?: never;
+        /** From several trees in one go: each under its own decision, all of them or none. */
+        post: operations["post_app_harvest_harvest_takeofseveral"];
         delete?: never;
         options?: never;
         head?: never;
@@ -897,6 +983,39 @@ export interface paths {
         put: operations["put_app_harvest_harvest_correct"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_harvest_measure_all"];
+        put?: never;
+        /** One of the same name takes the place of the one before. */
+        post: operations["post_app_harvest_measure_add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measures/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["delete_app_harvest_measure_forget"];
         options?: never;
         head?: never;
         patch?: never;
@@ -976,6 +1095,38 @@ export interface paths {
             cookie?: never;
         };
         get: operations["get_app_pictures_picture_oftree"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/harvests/{id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_pictures_picture_ofharvest"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_pictures_picture_ofbatch"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2103,6 +2254,59 @@ export interface components {
              * @default
              */
             note?: string;
+            /**
+             * @description it was not done, and counts as done
+             * @default false
+             */
+            leftOut?: boolean;
+        };
+        /** @enum {string} */
+        CheckAnswer: "done" | "not-yet" | "cannot-tell";
+        /** @description What somebody found who looked whether a step is done. */
+        NewCheck: {
+            answer: components["schemas"]["CheckAnswer"];
+            /**
+             * @description how it tasted, felt or looked
+             * @default
+             */
+            note?: string;
+        };
+        /** @description A step of one's own. */
+        NewStep: {
+            /** @description what it is called */
+            name: string;
+            /** @description what is done */
+            do: string;
+            /** @description how one knows that it is done */
+            until: string;
+            /**
+             * Format: float
+             * @description it goes on by itself so long
+             * @default null
+             */
+            waitsHours?: number | null;
+        };
+        /** @description A part of what is made goes on by itself. */
+        SplitOff: {
+            /** @description of the part, made by whoever splits it, a UUID: sent twice it is split once */
+            id: string;
+            /** @description what the part is called */
+            name: string;
+            /**
+             * Format: float
+             * @description that are taken out, as weighed
+             */
+            grams: number;
+            /**
+             * Format: float
+             * @description grams that stay, as weighed
+             */
+            stay: number;
+        };
+        /** @description Another batch is put to this one. */
+        JoinTo: {
+            /** @description id of the other */
+            other: string;
         };
         /** @description Jars that are to be labelled. */
         NewUnits: {
@@ -2403,8 +2607,10 @@ export interface components {
         AmountUnit: "g" | "kg" | "oz" | "lb" | "l" | "pt" | "pieces" | "heads";
         /** @enum {string} */
         CountBy: "" | "float" | "cut" | "look";
-        /** @description What was taken. */
-        NewHarvest: {
+        /** @enum {string} */
+        Sex: "" | "male" | "female" | "both";
+        /** @description What is told of a harvest, when it is logged and when it is corrected. */
+        Taken: {
             /**
              * Format: float
              * @description more than 0, in the unit given
@@ -2428,7 +2634,7 @@ export interface components {
              */
             note?: string;
             /**
-             * @description somebody's time at it
+             * @description somebody's time at it; null where nobody looked at the clock
              * @default null
              */
             minutes?: number | null;
@@ -2444,56 +2650,88 @@ export interface components {
             sound?: number;
             /**
              * @description how they were told
+             * @default
+             */
+            countBy?: components["schemas"]["CountBy"];
+            /**
+             * @description which flowers the tree bears, where one could see
+             * @default
+             */
+            sex?: components["schemas"]["Sex"];
+            /**
+             * @description no other of its kind is in sight; null where nobody looked about
+             * @default null
+             */
+            lone?: boolean | null;
+        };
+        /** @description What one of several trees gave. */
+        TreeTaken: {
+            /** @description id of the examination that is cleared */
+            examination: string;
+            /**
+             * Format: float
+             * @description in the unit of all of them
+             */
+            amount: number;
+            /**
+             * @description so many of its were looked at
+             * @default 0
+             */
+            opened?: number;
+            /**
+             * @description of them sound
+             * @default 0
+             */
+            sound?: number;
+        };
+        /** @description What several trees gave in one go. */
+        ManyTaken: {
+            /** @description one after the other */
+            trees: components["schemas"]["TreeTaken"][];
+            /** @description unit of measure of all */
+            unit: components["schemas"]["AmountUnit"];
+            /**
+             * @description how ripe, in words
+             * @default
+             */
+            ripeness?: string;
+            /**
+             * @description per cent left on each, 0 to 100
+             * @default 70
+             */
+            shareLeft?: number;
+            /**
+             * @description what the next person should know
+             * @default
+             */
+            note?: string;
+            /**
+             * @description somebody's time at all of them
+             * @default null
+             */
+            minutes?: number | null;
+            /**
+             * @description how sound ones were told
              * @default
              */
             countBy?: components["schemas"]["CountBy"];
         };
         /** @description What was taken, told better. */
         Correction: {
-            /**
-             * Format: float
-             * @description more than 0, in the unit given
-             */
-            amount: number;
-            /** @description unit of measure */
-            unit: components["schemas"]["AmountUnit"];
+            taken: components["schemas"]["Taken"];
             /** @description why it is corrected */
             because: string;
+        };
+        /** @description A vessel that was weighed with what is carried in it. */
+        NewMeasure: {
+            /** @description what it is called, with what is in it */
+            name: string;
             /**
-             * @description how ripe, in words
-             * @default
+             * Format: float
+             * @description that is in it, more than 0, in the unit given
              */
-            ripeness?: string;
-            /**
-             * @description per cent left on the tree, 0 to 100
-             * @default 70
-             */
-            shareLeft?: number;
-            /**
-             * @description what the next person should know
-             * @default
-             */
-            note?: string;
-            /**
-             * @description somebody's time at it
-             * @default null
-             */
-            minutes?: number | null;
-            /**
-             * @description how many were looked at, one by one
-             * @default 0
-             */
-            opened?: number;
-            /**
-             * @description how many of them were sound
-             * @default 0
-             */
-            sound?: number;
-            /**
-             * @description how they were told
-             * @default
-             */
-            countBy?: components["schemas"]["CountBy"];
+            amount: number;
+            unit: components["schemas"]["AmountUnit"];
         };
         /** @enum {string} */
         TreeDanger: "deadly" | "serious" | "mild" | "harmless" | "doubted" | "unknown";
@@ -2525,7 +2763,7 @@ export interface components {
              */
             gone?: boolean;
         };
-        /** @description What a picture is of: one of the four. */
+        /** @description What a picture is of: one of these. */
         NewPicture: {
             /**
              * @description id of a tree
@@ -2547,6 +2785,11 @@ export interface components {
              * @default
              */
             harvest?: string;
+            /**
+             * @description id of something that is made, which it shows
+             * @default
+             */
+            batch?: string;
             /**
              * @description id of what an owner said, of which it is the paper
              * @default
@@ -3035,8 +3278,6 @@ export interface components {
             positionFrom?: components["schemas"]["PositionFrom"];
         };
         /** @enum {string} */
-        Sex: "" | "male" | "female" | "both";
-        /** @enum {string} */
         Gone: "" | "felled" | "fallen" | "dead" | "lost" | "merged";
         /** @description What is known of a tree beside what is scored. */
         TreeChange: {
@@ -3091,7 +3332,7 @@ export interface components {
             tag: string;
         };
         /** @description Girth and height of a tree. */
-        NewMeasure: {
+        NewMeasure2: {
             /** @description day, YYYY-MM-DD */
             on: string;
             /**
@@ -3319,7 +3560,7 @@ export interface components {
             role: components["schemas"]["Role"];
         };
         /** @enum {string} */
-        BatchState: "running" | "done" | "given-up";
+        BatchState: "running" | "done" | "joined" | "given-up";
         /** @description Something that is made, in a list. */
         BatchSummaryView: {
             /** @description of it */
@@ -3351,7 +3592,10 @@ export interface components {
         SourceView: {
             /** @description id of the harvest */
             harvest: string;
-            /** @description of it, percent; of one that could be used: what is left of it */
+            /**
+             * Format: float
+             * @description of it, percent; of one that could be used: what is left of it
+             */
             share: number;
             /** @description of the harvest, in words */
             amount: string;
@@ -3478,6 +3722,16 @@ export interface components {
             /** @description what must never be done */
             never: string;
         };
+        /** @description Somebody looked whether a step is done. */
+        CheckView: {
+            answer: components["schemas"]["CheckAnswer"];
+            /** @description how it tasted, felt or looked */
+            note: string;
+            /** @description moment, RFC 3339 */
+            at: string;
+            /** @description who looked */
+            by: string;
+        };
         /** @description A step of the recipe, and what became of it. */
         BatchStepView: {
             /** @description in the way that is taken, from 0 */
@@ -3504,6 +3758,14 @@ export interface components {
             note: string;
             /** @description who wrote it; empty while nobody has */
             by: string;
+            /** @description the recipe does not have it */
+            own: boolean;
+            /** @description it keeps nobody from harm */
+            mayBeLeftOut: boolean;
+            /** @description it was not done */
+            leftOut: boolean;
+            /** @description whether it is done, as somebody found, in their order */
+            checks: components["schemas"]["CheckView"][];
         };
         /** @description How long and where something keeps. */
         KeepingView: {
@@ -3536,6 +3798,18 @@ export interface components {
             recalledAt?: string | null;
             /** @description why */
             recalledBecause: string;
+        };
+        /** @description A batch that was once one pot with another. */
+        BatchKinView: {
+            /** @description of it */
+            id: string;
+            /** @description what it is called */
+            name: string;
+            /**
+             * Format: float
+             * @description of the pot that was taken out
+             */
+            percent?: number | null;
         };
         /** @description Something that is made. */
         BatchView: {
@@ -3584,6 +3858,18 @@ export interface components {
             mayWork: boolean;
             /** @description the reader may call it back */
             mayRecall: boolean;
+            /** @description all steps are done */
+            isThrough: boolean;
+            /** @description the last day a label may name today, YYYY-MM-DD */
+            keepsUntil: string;
+            /** @description what it was taken out of */
+            splitFrom?: components["schemas"]["BatchKinView"] | null;
+            /** @description what it was put to */
+            joinedInto?: components["schemas"]["BatchKinView"] | null;
+            /** @description taken out of it */
+            parts: components["schemas"]["BatchKinView"][];
+            /** @description put to it */
+            poured: components["schemas"]["BatchKinView"][];
         };
         /** @description A jar that was called back. */
         RecalledUnitView: {
@@ -3928,6 +4214,10 @@ export interface components {
             preparation: string[];
             /** @description what is left on the tree */
             leave: string;
+            /** @description times it may be taken here this year; null where nothing is counted */
+            allowed?: number | null;
+            /** @description of these */
+            used: number;
         };
         /** @description Who had an examination before somebody else went on with it. */
         HandedOverView: {
@@ -4049,6 +4339,31 @@ export interface components {
             /** @description the most worthwhile first */
             next: components["schemas"]["SuggestionView"][];
         };
+        /** @enum {string} */
+        EmptyBecause: "stands-alone" | "perhaps-alone" | "not-for-want-of-another";
+        /** @description What the station says of the day something was taken. */
+        HarvestWeatherView: {
+            /**
+             * Format: float
+             * @description °C
+             */
+            least: number;
+            /**
+             * Format: float
+             * @description °C
+             */
+            greatest: number;
+            /**
+             * Format: float
+             * @description millimetres that day
+             */
+            rain?: number | null;
+            /**
+             * Format: float
+             * @description millimetres of the three days before; null where one of them is not known
+             */
+            rainBefore?: number | null;
+        };
         /** @description What stood there before it was corrected. */
         CorrectionView: {
             /** @description day, YYYY-MM-DD */
@@ -4086,6 +4401,8 @@ export interface components {
             note: string;
             /** @description tag of the tree */
             specimen: string;
+            /** @description id of the tree */
+            tree: string;
             /** @description name of the place */
             site: string;
             /** @description id of the examination it was cleared by */
@@ -4109,6 +4426,14 @@ export interface components {
             number: number;
             /** @description as it was logged */
             unit: components["schemas"]["AmountUnit"];
+            /** @description which flowers the tree bears, where one could see */
+            sex: components["schemas"]["Sex"];
+            /** @description no other of its kind is in sight; null where nobody looked about */
+            lone?: boolean | null;
+            /** @description why most are empty, where they are */
+            emptyBecause?: components["schemas"]["EmptyBecause"] | null;
+            /** @description of that day; null where no station tells */
+            weather?: components["schemas"]["HarvestWeatherView"] | null;
             /** @description what stood there before, the last first */
             corrections: components["schemas"]["CorrectionView"][];
         };
@@ -4338,6 +4663,31 @@ export interface components {
             /** @description it was brought in */
             done: boolean;
         };
+        /** @description A tree of which something may be taken now. */
+        OpenGateView: {
+            /** @description id of the examination that is cleared */
+            examination: string;
+            /** @description id of the tree */
+            tree: string;
+            /** @description of the tree */
+            tag: string;
+            /** @description name of the place */
+            site: string;
+            /** @description day, YYYY-MM-DD */
+            examinedOn: string;
+            /** @description "taxon/part" */
+            what: string;
+            /** @description common name of the kind */
+            name: string;
+            /** @description what the part is called */
+            label: string;
+            /** @description what is left on the tree */
+            leave: string;
+            /** @description times it may be taken at the place this year; null where nothing is counted */
+            allowed?: number | null;
+            /** @description of these */
+            used: number;
+        };
         /** @enum {string} */
         GroupBy: "kind" | "kind-year" | "tree" | "site" | "person" | "year";
         /** @description Harvests that belong together, told short. */
@@ -4387,6 +4737,13 @@ export interface components {
             hourUpper?: number | null;
             /** @description harvests with a time */
             timed: number;
+            /**
+             * Format: float
+             * @description the middle yield of an hour in other years; told by kind and year only
+             */
+            otherYears?: number | null;
+            /** @description harvests of other years with a time */
+            otherTimed: number;
             /** @description fruits or nuts that were looked at */
             opened: number;
             /** @description per cent of them sound */
@@ -4404,6 +4761,21 @@ export interface components {
             groups: components["schemas"]["HarvestGroupView"][];
             /** @description newest first, a hundred at the most */
             harvests: components["schemas"]["HarvestView"][];
+        };
+        /** @description A vessel of the school's own. */
+        MeasureView: {
+            /** @description of it */
+            id: string;
+            /** @description what it is called, with what is in it */
+            name: string;
+            /**
+             * Format: float
+             * @description that is in it, in the unit
+             */
+            amount: number;
+            unit: components["schemas"]["AmountUnit"];
+            /** @description who weighed it */
+            by: string;
         };
         /** @description A copy of everything. */
         CopyView: {
@@ -5848,7 +6220,7 @@ export interface components {
             until: string;
         };
         /** @description What was measured of a tree on a day. */
-        MeasureView: {
+        MeasureView2: {
             /** @description day, YYYY-MM-DD */
             on: string;
             /**
@@ -5905,7 +6277,7 @@ export interface components {
             /** @description id of the tree this one turned out to be */
             mergedInto?: string | null;
             /** @description the last first */
-            measures: components["schemas"]["MeasureView"][];
+            measures: components["schemas"]["MeasureView2"][];
         };
         /** @description How often one way of one stuff worked. */
         WayFoundView: {
@@ -6819,6 +7191,219 @@ export interface operations {
         };
         responses: {
             /** @description What is made. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not stand so that this can be done; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_batches_batch_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCheck"];
+            };
+        };
+        responses: {
+            /** @description What is made. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not stand so that this can be done; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_batches_batch_putin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewStep"];
+            };
+        };
+        responses: {
+            /** @description What is made. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not stand so that this can be done; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_batches_batch_split: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SplitOff"];
+            };
+        };
+        responses: {
+            /** @description The part that was taken out. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchView"];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It does not stand so that this can be done; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_batches_batch_join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JoinTo"];
+            };
+        };
+        responses: {
+            /** @description Both together. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -8154,7 +8739,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NewHarvest"];
+                "application/json": components["schemas"]["Taken"];
             };
         };
         responses: {
@@ -8187,6 +8772,26 @@ export interface operations {
             };
         };
     };
+    get_app_harvest_harvest_open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Open gates. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenGateView"][];
+                };
+            };
+        };
+    };
     get_app_harvest_harvest_log: {
         parameters: {
             query?: {
@@ -8206,6 +8811,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HarvestsView"];
+                };
+            };
+        };
+    };
+    post_app_harvest_harvest_takeofseveral: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ManyTaken"];
+            };
+        };
+        responses: {
+            /** @description What was taken. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HarvestsView"];
+                };
+            };
+            /** @description One of the gates is not open; nothing was stored. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something in it cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -8245,6 +8892,90 @@ export interface operations {
             };
             /** @description Something in it cannot be; nothing was changed. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_harvest_measure_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those in use, by name. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasureView"][];
+                };
+            };
+        };
+    };
+    post_app_harvest_measure_add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewMeasure"];
+            };
+        };
+        responses: {
+            /** @description Those in use, by name. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasureView"][];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_harvest_measure_forget: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those in use, by name. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasureView"][];
+                };
+            };
+            /** @description No such measure. */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8460,6 +9191,68 @@ export interface operations {
             };
         };
     };
+    get_app_pictures_picture_ofharvest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Pictures of a harvest that may be seen now. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureView"][];
+                };
+            };
+            /** @description There is no such thing, or it is covered. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_pictures_picture_ofbatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Pictures of something that is made. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureView"][];
+                };
+            };
+            /** @description There is no such thing, or it is covered. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_app_pictures_picture_ofsite: {
         parameters: {
             query?: never;
@@ -8502,6 +9295,8 @@ export interface operations {
                 examination?: string;
                 /** @description id of a harvest it shows */
                 harvest?: string;
+                /** @description id of something that is made, which it shows */
+                batch?: string;
                 /** @description id of what an owner said, of which it is the paper */
                 permission?: string;
                 /** @description what it shows */
@@ -10686,7 +11481,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NewMeasure"];
+                "application/json": components["schemas"]["NewMeasure2"];
             };
         };
         responses: {

@@ -16,6 +16,7 @@ final readonly class StepDone
      * @param int|null   $minutes  until somebody is to look after it; none: as the recipe says
      * @param float|null $gramsIn  as weighed before
      * @param float|null $gramsOut as weighed after
+     * @param bool       $leftOut  it was not done, and counts as done
      * @param string     $note     what was done otherwise, how it tasted, what was thrown away
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class StepDone
         #[Assert\Range(min: 0, max: 10_000_000)] public ?float $gramsIn = null,
         #[Assert\Range(min: 0, max: 10_000_000)] public ?float $gramsOut = null,
         #[Assert\Length(max: 1000)] #[PlainText] public string $note = '',
+        public bool $leftOut = false,
     ) {
     }
 }

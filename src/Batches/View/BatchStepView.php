@@ -19,6 +19,10 @@ final readonly class BatchStepView
      * @param float|null     $gramsOut  as weighed after
      * @param string         $note      what was done otherwise
      * @param string         $by        who wrote it; empty while nobody has
+     * @param bool           $own       the recipe does not have it
+     * @param bool           $mayBeLeftOut it keeps nobody from harm
+     * @param bool           $leftOut   it was not done
+     * @param list<CheckView> $checks   whether it is done, as somebody found, in their order
      */
     public function __construct(
         public int $place,
@@ -30,6 +34,10 @@ final readonly class BatchStepView
         public ?float $gramsOut,
         public string $note,
         public string $by,
+        public bool $own,
+        public bool $mayBeLeftOut,
+        public bool $leftOut,
+        public array $checks,
     ) {
     }
 }

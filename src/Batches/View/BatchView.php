@@ -33,6 +33,12 @@ final readonly class BatchView
      * @param BatchDoubt|null          $doubt       why nothing of it may be labelled
      * @param bool                $mayWork     the reader may go on with it
      * @param bool                $mayRecall   the reader may call it back
+     * @param bool                $isThrough   all steps are done
+     * @param string              $keepsUntil  the last day a label may name today, YYYY-MM-DD
+     * @param BatchKinView|null   $splitFrom   what it was taken out of
+     * @param BatchKinView|null   $joinedInto  what it was put to
+     * @param list<BatchKinView>  $parts       taken out of it
+     * @param list<BatchKinView>  $poured      put to it
      */
     public function __construct(
         public string $id,
@@ -56,6 +62,12 @@ final readonly class BatchView
         public ?BatchDoubt $doubt,
         public bool $mayWork,
         public bool $mayRecall,
+        public bool $isThrough,
+        public string $keepsUntil,
+        public ?BatchKinView $splitFrom,
+        public ?BatchKinView $joinedInto,
+        public array $parts,
+        public array $poured,
     ) {
     }
 }

@@ -11,7 +11,7 @@ final readonly class SourceView
 {
     /**
      * @param string     $harvest     id of the harvest
-     * @param int        $share       of it, percent; of one that could be used: what is left of it
+     * @param float      $share       of it, percent; of one that could be used: what is left of it
      * @param string     $amount      of the harvest, in words
      * @param string     $takenOn     day, YYYY-MM-DD
      * @param string     $takenBy     who took it
@@ -31,7 +31,7 @@ final readonly class SourceView
      */
     public function __construct(
         public string $harvest,
-        public int $share,
+        public float $share,
         public string $amount,
         public string $takenOn,
         public string $takenBy,

@@ -6,6 +6,7 @@ namespace App\Examine\View;
 
 use Hylognosis\Clearance\Clearance;
 use Hylognosis\Clearance\PointStatus;
+use Hylognosis\Clearance\Quota;
 use Hylognosis\Flora\Part;
 use Hylognosis\Flora\RequiredFeature;
 use Hylognosis\Flora\Taxon;
@@ -21,6 +22,8 @@ final readonly class ClaimView
      * @param list<RequiredView> $required    features to be scored sure, and how they stand
      * @param list<string>       $preparation how it is prepared, step by step
      * @param string             $leave       what is left on the tree
+     * @param int|null           $allowed     times it may be taken here this year; null where nothing is counted
+     * @param int                $used        of these
      */
     public function __construct(
         public string $taxon,
@@ -30,10 +33,12 @@ final readonly class ClaimView
         public array $required,
         public array $preparation,
         public string $leave,
+        public ?int $allowed,
+        public int $used,
     ) {
     }
 
-    public static function of(Taxon $taxon, Part $part, ?Clearance $clearance): self
+    public static function of(Taxon $taxon, Part $part, ?Clearance $clearance, ?Quota $quota): self
     {
         $standing = [];
         foreach ($clearance?->point('required-features')->items ?? [] as $item) {
@@ -55,6 +60,8 @@ final readonly class ClaimView
             ),
             $part->handling->preparation,
             $part->handling->leave,
+            $quota?->allowed,
+            $quota->used ?? 0,
         );
     }
 }

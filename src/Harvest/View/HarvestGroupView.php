@@ -20,6 +20,8 @@ final readonly class HarvestGroupView
      * @param float|null $hourLower  half of them lie between this
      * @param float|null $hourUpper  and this
      * @param int        $timed      harvests with a time
+     * @param float|null $otherYears the middle yield of an hour in other years; told by kind and year only
+     * @param int        $otherTimed harvests of other years with a time
      * @param int        $opened     fruits or nuts that were looked at
      * @param int|null   $sound      per cent of them sound
      * @param int|null   $soundLeast per cent of all; nineteen times of twenty it lies between this
@@ -38,6 +40,8 @@ final readonly class HarvestGroupView
         public ?float $hourLower,
         public ?float $hourUpper,
         public int $timed,
+        public ?float $otherYears,
+        public int $otherTimed,
         public int $opened,
         public ?int $sound,
         public ?int $soundLeast,

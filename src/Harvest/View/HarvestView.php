@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Harvest\View;
 
 use App\Harvest\CountBy;
+use App\Trees\Sex;
+use Hylognosis\Crop\EmptyBecause;
 use Hylognosis\Measure\AmountUnit;
 
 /** What was taken. */
@@ -23,6 +25,7 @@ final readonly class HarvestView
      * @param int    $shareLeft   per cent left on the tree, 0 to 100
      * @param string $note        in a sentence; empty where there is none
      * @param string $specimen    tag of the tree
+     * @param string $tree        id of the tree
      * @param string $site        name of the place
      * @param string $examination id of the examination it was cleared by
      * @param int|null $minutes   somebody's time at it
@@ -33,6 +36,10 @@ final readonly class HarvestView
      * @param int|null $soundMost per cent, and this
      * @param float  $number      of the amount, in the unit
      * @param AmountUnit $unit    as it was logged
+     * @param Sex    $sex         which flowers the tree bears, where one could see
+     * @param bool|null $lone     no other of its kind is in sight; null where nobody looked about
+     * @param EmptyBecause|null $emptyBecause why most are empty, where they are
+     * @param HarvestWeatherView|null $weather of that day; null where no station tells
      * @param list<CorrectionView> $corrections what stood there before, the last first
      */
     public function __construct(
@@ -48,6 +55,7 @@ final readonly class HarvestView
         public int $shareLeft,
         public string $note,
         public string $specimen,
+        public string $tree,
         public string $site,
         public string $examination,
         public ?int $minutes,
@@ -58,6 +66,10 @@ final readonly class HarvestView
         public ?int $soundMost,
         public float $number,
         public AmountUnit $unit,
+        public Sex $sex,
+        public ?bool $lone,
+        public ?EmptyBecause $emptyBecause,
+        public ?HarvestWeatherView $weather,
         public array $corrections,
     ) {
     }
