@@ -113,6 +113,7 @@ final readonly class BatchPage
             $running && null !== $due && $due <= $this->clock->now(),
             $batch->units->count(),
             $batch->units->filter(static fn (BatchUnit $u): bool => null !== $u->recalledAt)->count(),
+            $batch->note,
         );
     }
 

@@ -19,7 +19,8 @@ class HarvestCorrection
 
     /** @param array<string, mixed> $before by name of the field */
     public function __construct(
-        #[ORM\ManyToOne(inversedBy: 'corrections')] #[ORM\JoinColumn(nullable: false),]
+        #[ORM\ManyToOne(inversedBy: 'corrections')]
+        #[ORM\JoinColumn(nullable: false)]
         public readonly HarvestRecord $harvest,
         #[ORM\Column(name: 'stood', type: 'json')] public readonly array $before,
         #[ORM\Column(length: 300)] public readonly string $because,

@@ -28,7 +28,8 @@ class HarvestRecord
     public Collection $corrections;
 
     public function __construct(
-        #[ORM\ManyToOne(cascade: ['persist'])] #[ORM\JoinColumn(nullable: false),]
+        #[ORM\ManyToOne(cascade: ['persist'])]
+        #[ORM\JoinColumn(nullable: false)]
         public readonly DecisionRecord $decision,
         #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false)] public readonly User $takenBy,
         #[ORM\Column(type: DayType::NAME)] public readonly \DateTimeImmutable $takenOn,

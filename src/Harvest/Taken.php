@@ -28,16 +28,21 @@ final readonly class Taken
      * @param bool|null  $lone      no other of its kind is in sight; null where nobody looked about
      */
     public function __construct(
-        #[ORM\Column] #[Assert\Positive(message: 'Say how much was taken.')] #[Assert\LessThanOrEqual(100_000, message: 'That is more than anybody carries home; choose a larger unit.'),]
+        #[ORM\Column]
+        #[Assert\Positive(message: 'Say how much was taken.')]
+        #[Assert\LessThanOrEqual(100_000, message: 'That is more than anybody carries home; choose a larger unit.')]
         public float $amount,
         #[ORM\Column(length: 12)] public AmountUnit $unit,
         #[ORM\Column(length: 200)] #[Assert\Length(max: 200)] #[PlainText] public string $ripeness = '',
-        #[ORM\Column] #[Assert\Range(min: 0, max: 100, notInRangeMessage: 'The share left lies between 0 and 100 percent.'),]
+        #[ORM\Column]
+        #[Assert\Range(min: 0, max: 100, notInRangeMessage: 'The share left lies between 0 and 100 percent.')]
         public int $shareLeft = 70,
         #[ORM\Column(length: 1000)] #[Assert\Length(max: 1000)] #[PlainText] public string $note = '',
         #[ORM\Column(nullable: true)] #[Assert\Range(min: 1, max: 10_000)] public ?int $minutes = null,
         #[ORM\Column(options: ['default' => 0])] #[Assert\Range(min: 0, max: 10_000)] public int $opened = 0,
-        #[ORM\Column(options: ['default' => 0])] #[Assert\Range(min: 0, max: 10_000)] #[Assert\LessThanOrEqual(propertyPath: 'opened', message: 'More were sound than were looked at.'),]
+        #[ORM\Column(options: ['default' => 0])]
+        #[Assert\Range(min: 0, max: 10_000)]
+        #[Assert\LessThanOrEqual(propertyPath: 'opened', message: 'More were sound than were looked at.')]
         public int $sound = 0,
         #[ORM\Column(length: 8, options: ['default' => ''])] public CountBy $countBy = CountBy::Nobody,
         #[ORM\Column(length: 8, options: ['default' => ''])] public Sex $sex = Sex::Unknown,

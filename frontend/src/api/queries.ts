@@ -60,8 +60,21 @@ export const treeKnownQuery = (id: string) =>
   queryOptions({ queryKey: ["tree", id, "known"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/known", ofTree(id))) });
 export const treeYearsQuery = (id: string) =>
   queryOptions({ queryKey: ["tree", id, "years"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/years", ofTree(id))) });
-export const treePicturesQuery = (id: string) =>
-  queryOptions({ queryKey: ["tree", id, "pictures"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/pictures", ofTree(id))) });
+/** Of a tree with its scores and harvests, of one harvest, or of something that is made. */
+export const picturesQuery = (of: { tree: string } | { harvest: string } | { batch: string }) => {
+  const [[what, id] = ["", ""]] = Object.entries(of);
+  return queryOptions({
+    queryKey: [what, id, "pictures"],
+    queryFn: () =>
+      unwrap(
+        "tree" in of
+          ? client.GET("/api/specimens/{id}/pictures", ofTree(id))
+          : "harvest" in of
+            ? client.GET("/api/harvests/{id}/pictures", ofTree(id))
+            : client.GET("/api/batches/{id}/pictures", ofTree(id)),
+      ),
+  });
+};
 export const treePartnersQuery = (id: string) =>
   queryOptions({ queryKey: ["tree", id, "partners"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/partners", ofTree(id))) });
 export const papersQuery = (site: string) =>
@@ -167,10 +180,10 @@ export function useExamination(id: string) {
     }),
     sign: useMutation({ mutationFn: () => unwrap(client.POST("/api/examinations/{id}/sign", { params })), onSuccess: keep }),
     harvest: useMutation({
-      mutationFn: (body: Schemas["NewHarvest"]) => unwrap(client.POST("/api/examinations/{id}/harvests", { params, body })),
+      mutationFn: (body: Schemas["Taken"]) => unwrap(client.POST("/api/examinations/{id}/harvests", { params, body })),
       onSuccess: (examination) => {
         keep(examination);
-        void queries.invalidateQueries({ queryKey: ["taxon"] });
+        for (const key of ["taxon", "harvests", "free-harvests", "open-gates"]) void queries.invalidateQueries({ queryKey: [key] });
       },
     }),
   };
@@ -212,6 +225,8 @@ export const harvestsQuery = (by: Schemas["GroupBy"], taxon = "") =>
     queryFn: () => unwrap(client.GET("/api/harvests", { params: { query: { by, ...(taxon && { taxon }) } } })),
     placeholderData: (before) => before,
   });
+export const openGatesQuery = queryOptions({ queryKey: ["open-gates"], queryFn: () => unwrap(client.GET("/api/harvests/open")) });
+export const measuresQuery = queryOptions({ queryKey: ["measures"], queryFn: () => unwrap(client.GET("/api/measures")) });
 export const freeHarvestsQuery = queryOptions({
   queryKey: ["free-harvests"],
   queryFn: () => unwrap(client.GET("/api/batches/harvests")),

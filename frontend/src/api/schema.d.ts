@@ -3585,6 +3585,8 @@ export interface components {
             units: number;
             /** @description of them called back */
             recalled: number;
+            /** @description what to do otherwise next time */
+            note: string;
         };
         /** @enum {string} */
         BatchDoubt: "tree-doubted" | "another-kind" | "recalled";

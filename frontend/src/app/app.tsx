@@ -28,6 +28,7 @@ const RecipePage = lazy(() => import("../features/recipes/page"));
 const Trials = lazy(() => import("../features/trials/index"));
 const WoodBook = lazy(() => import("../features/species/wood"));
 const HarvestLog = lazy(() => import("../features/harvest/log"));
+const SeveralTrees = lazy(() => import("../features/harvest/several"));
 const Batches = lazy(() => import("../features/batches/index"));
 const BeginBatch = lazy(() => import("../features/batches/begin"));
 const BatchPage = lazy(() => import("../features/batches/batch"));
@@ -120,6 +121,7 @@ export function App() {
             <Route path="/trials" element={<Trials />} />
             <Route path="/woods" element={<WoodBook />} />
             <Route path="/harvests" element={<HarvestLog />} />
+            <Route path="/harvests/several" element={<SeveralTrees />} />
             <Route path="/batches" element={<Batches />} />
             <Route path="/batches/new" element={<BeginBatch />} />
             <Route path="/batches/:id" element={<BatchPage />} />

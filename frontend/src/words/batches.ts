@@ -1,6 +1,8 @@
 import type { Schemas } from "../api/client";
 
-export const STATE: Record<Schemas["BatchState"], string> = { running: "being made", done: "done", "given-up": "given up" };
+export const STATE: Record<Schemas["BatchState"], string> = { running: "being made", done: "done", joined: "put to another", "given-up": "given up" };
+
+export const CHECK: Record<Schemas["CheckAnswer"], string> = { done: "It is", "not-yet": "Not yet", "cannot-tell": "Cannot tell" };
 
 export const DOUBT: Record<Schemas["BatchDoubt"], string> = {
   "tree-doubted": "Somebody doubts what kind the tree is.",

@@ -17,11 +17,16 @@ final readonly class NewStep
      * @param float|null $waitsHours it goes on by itself so long
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'Say what it is called.', normalizer: 'trim')] #[Assert\Length(max: 60)] #[PlainText,]
+        #[Assert\NotBlank(message: 'Say what it is called.', normalizer: 'trim')]
+        #[Assert\Length(max: 60)]
+        #[PlainText]
         public string $name,
-        #[Assert\NotBlank(message: 'Say what is done.', normalizer: 'trim')] #[Assert\Length(max: 500)] #[PlainText,]
+        #[Assert\NotBlank(message: 'Say what is done.', normalizer: 'trim')]
+        #[Assert\Length(max: 500)]
+        #[PlainText]
         public string $do,
-        #[Assert\NotBlank(message: 'Say how one knows that it is done.', normalizer: 'trim')] #[Assert\Length(max: 300),]
+        #[Assert\NotBlank(message: 'Say how one knows that it is done.', normalizer: 'trim')]
+        #[Assert\Length(max: 300)]
         #[PlainText] public string $until,
         #[Assert\Range(min: 0.1, max: 20_000)] public ?float $waitsHours = null,
     ) {

@@ -18,7 +18,9 @@ final readonly class SplitOff
      */
     public function __construct(
         #[Assert\NotBlank] #[Assert\Uuid] public string $id,
-        #[Assert\NotBlank(message: 'Say what it is called.', normalizer: 'trim')] #[Assert\Length(max: 120)] #[PlainText,]
+        #[Assert\NotBlank(message: 'Say what it is called.', normalizer: 'trim')]
+        #[Assert\Length(max: 120)]
+        #[PlainText]
         public string $name,
         #[Assert\Range(min: 0.1, max: 10_000_000)] public float $grams,
         #[Assert\Range(min: 0.1, max: 10_000_000)] public float $stay,

@@ -21,6 +21,7 @@ final readonly class BatchSummaryView
      * @param bool        $isDue      that moment has come
      * @param int         $units      jars
      * @param int         $recalled   of them called back
+     * @param string      $note       what to do otherwise next time
      */
     public function __construct(
         public string $id,
@@ -34,6 +35,7 @@ final readonly class BatchSummaryView
         public bool $isDue,
         public int $units,
         public int $recalled,
+        public string $note,
     ) {
     }
 }

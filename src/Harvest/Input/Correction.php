@@ -14,7 +14,9 @@ final readonly class Correction
     /** @param string $because why it is corrected */
     public function __construct(
         #[Assert\Valid] public Taken $taken,
-        #[Assert\NotBlank(message: 'Say why it is corrected.', normalizer: 'trim')] #[Assert\Length(max: 300)] #[PlainText,]
+        #[Assert\NotBlank(message: 'Say why it is corrected.', normalizer: 'trim')]
+        #[Assert\Length(max: 300)]
+        #[PlainText]
         public string $because,
     ) {
     }

@@ -24,11 +24,13 @@ final readonly class ManyTaken
      * @param CountBy         $countBy   how sound ones were told
      */
     public function __construct(
-        #[Assert\Count(min: 1, max: 60, minMessage: 'Say of which trees.')] #[Assert\Valid] #[Assert\Unique(message: 'A tree stands there twice.', normalizer: [TreeTaken::class, 'which']),]
+        #[Assert\Count(min: 1, max: 60, minMessage: 'Say of which trees.')]
+        #[Assert\Valid]
+        #[Assert\Unique(message: 'A tree stands there twice.', normalizer: [TreeTaken::class, 'which'])]
         public array $trees,
         public AmountUnit $unit,
         #[Assert\Length(max: 200)] #[PlainText] public string $ripeness = '',
-        #[Assert\Range(min: 0, max: 100, notInRangeMessage: 'The share left lies between 0 and 100 percent.'),]
+        #[Assert\Range(min: 0, max: 100, notInRangeMessage: 'The share left lies between 0 and 100 percent.')]
         public int $shareLeft = 70,
         #[Assert\Length(max: 1000)] #[PlainText] public string $note = '',
         #[Assert\Range(min: 1, max: 10_000)] public ?int $minutes = null,

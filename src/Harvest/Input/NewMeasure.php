@@ -16,7 +16,9 @@ final readonly class NewMeasure
      * @param float  $amount that is in it, more than 0, in the unit given
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'Say what it is called.', normalizer: 'trim')] #[Assert\Length(max: 60)] #[PlainText,]
+        #[Assert\NotBlank(message: 'Say what it is called.', normalizer: 'trim')]
+        #[Assert\Length(max: 60)]
+        #[PlainText]
         public string $name,
         #[Assert\Positive(message: 'Say how much is in it.')] #[Assert\LessThanOrEqual(100_000)] public float $amount,
         public AmountUnit $unit,

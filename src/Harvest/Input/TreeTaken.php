@@ -17,10 +17,12 @@ final readonly class TreeTaken
      */
     public function __construct(
         #[Assert\NotBlank] #[Assert\Uuid] public string $examination,
-        #[Assert\Positive(message: 'Say how much was taken.')] #[Assert\LessThanOrEqual(100_000, message: 'That is more than anybody carries home; choose a larger unit.'),]
+        #[Assert\Positive(message: 'Say how much was taken.')]
+        #[Assert\LessThanOrEqual(100_000, message: 'That is more than anybody carries home; choose a larger unit.')]
         public float $amount,
         #[Assert\Range(min: 0, max: 10_000)] public int $opened = 0,
-        #[Assert\Range(min: 0, max: 10_000)] #[Assert\LessThanOrEqual(propertyPath: 'opened', message: 'More were sound than were looked at.'),]
+        #[Assert\Range(min: 0, max: 10_000)]
+        #[Assert\LessThanOrEqual(propertyPath: 'opened', message: 'More were sound than were looked at.')]
         public int $sound = 0,
     ) {
     }

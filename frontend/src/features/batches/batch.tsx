@@ -4,11 +4,12 @@ import { Link, useParams } from "react-router";
 import { client, type Schemas, unwrap } from "../../api/client";
 import { batchesQuery, batchQuery, useSession } from "../../api/queries";
 import { Button, Dialog, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
-import { awayWords, DOUBT, STATE } from "../../words/batches";
-import { parseDecimal } from "../../words/numbers";
+import { DOUBT, STATE } from "../../words/batches";
 import { weightWords } from "../../words/recipe";
-import { capital, dayWords, momentWords } from "../../words/text";
-import { StepOf } from "../recipes/step";
+import { capital, dayWords } from "../../words/text";
+import { Pictures } from "../pictures/pictures";
+import { OwnStep, Pots } from "./pots";
+import { StepLine } from "./step-line";
 
 type Batch = Schemas["BatchView"];
 
@@ -54,8 +55,36 @@ function Page({ b, jar }: { b: Batch; jar: string }) {
             <Link to={`/recipes/${b.recipe}`} className="underline">
               {b.recipeName}
             </Link>
-            , {STATE[b.state]}. Begun {dayWords(b.begunOn)} by {b.by}, with {weightWords(b.grams, imperial)} of {b.per}.
+            , {STATE[b.state]}
+            {b.joinedInto && (
+              <>
+                :{" "}
+                <Link to={`/batches/${b.joinedInto.id}`} className="underline">
+                  {b.joinedInto.name}
+                </Link>
+              </>
+            )}
+            . Begun {dayWords(b.begunOn)} by {b.by}, with {weightWords(b.grams, imperial)} of {b.per}.
           </p>
+          {(b.splitFrom ?? b.parts[0] ?? b.poured[0]) && (
+            <p className="text-sm">
+              {b.splitFrom && (
+                <>
+                  {b.splitFrom.percent} % of <Kin of={b.splitFrom} />, taken out of it.{" "}
+                </>
+              )}
+              {b.parts.map((k) => (
+                <span key={k.id}>
+                  {k.percent} % went on by itself as <Kin of={k} />.{" "}
+                </span>
+              ))}
+              {b.poured.map((k) => (
+                <span key={k.id}>
+                  <Kin of={k} /> was put to it.{" "}
+                </span>
+              ))}
+            </p>
+          )}
         </div>
         {b.mayRecall && (
           <Button className="print:hidden" onClick={() => setCalling(true)}>
@@ -98,16 +127,21 @@ function Page({ b, jar }: { b: Batch; jar: string }) {
         <h2 className="border-b border-ink pb-1 text-lg">Step by step</h2>
         <ol>
           {b.steps.map((s) => (
-            <StepLine key={s.place} batch={b} s={s} open={s === next && b.mayWork} imperial={imperial} onKept={kept} />
+            <StepLine key={`${s.place} ${s.step.name}`} batch={b} s={s} open={s === next && b.mayWork} imperial={imperial} onKept={kept} />
           ))}
         </ol>
+        {b.mayWork && <OwnStep b={b} onKept={kept} />}
       </section>
+      {b.mayWork && b.units.length === 0 && <Pots b={b} imperial={imperial} onKept={kept} />}
       <Jars b={b} onKept={kept} />
       {b.note && (
         <p className="mt-4">
           <strong>Next time:</strong> {b.note}
         </p>
       )}
+      <div className="mt-4 print:hidden">
+        <Pictures of={{ batch: b.id }} mayAdd={session?.user?.role !== "guest"} title="Pictures" />
+      </div>
       {b.mayWork && <End b={b} onKept={kept} />}
       <Dialog
         open={calling}
@@ -121,109 +155,11 @@ function Page({ b, jar }: { b: Batch; jar: string }) {
   );
 }
 
-function StepLine({
-  batch,
-  s,
-  open,
-  imperial,
-  onKept,
-}: {
-  batch: Batch;
-  s: Schemas["BatchStepView"];
-  open: boolean;
-  imperial: boolean;
-  onKept: (next: Batch) => void;
-}) {
-  const one = imperial ? 453.59237 : 1000;
-  const [figures, setFigures] = useState({ in: "", out: "", note: s.note, hours: "" });
-  const [said, setSaid] = useState("");
-  const write = useMutation({
-    mutationFn: (body: Schemas["StepDone"]) =>
-      unwrap(client.PUT("/api/batches/{id}/steps/{place}", { params: { path: { id: batch.id, place: String(s.place) } }, body })),
-    onSuccess: onKept,
-  });
-  const grams = (text: string): number | null | undefined => {
-    if (text.trim() === "") return null;
-    const value = parseDecimal(text);
-    return value === null || value < 0 ? undefined : Math.round(value * one * 10) / 10;
-  };
-  const send = (started: boolean, done: boolean) => {
-    const [gramsIn, gramsOut] = [grams(figures.in), grams(figures.out)];
-    const hours = figures.hours.trim() === "" ? null : parseDecimal(figures.hours);
-    if (gramsIn === undefined || gramsOut === undefined || (figures.hours.trim() !== "" && (hours === null || hours <= 0)))
-      return setSaid("Weights and hours are one number each, such as 1,4 or 1.4.");
-    setSaid("");
-    write.mutate({ started, done, gramsIn, gramsOut, note: figures.note, minutes: hours === null ? null : Math.round(hours * 60) });
-  };
-  const loss = s.gramsIn && s.gramsOut != null ? Math.round(100 * (1 - s.gramsOut / s.gramsIn)) : null;
-  return (
-    <li className="rule-b py-3" data-place={s.place}>
-      <StepOf step={s.step} number={s.place + 1} imperial={imperial} isWeighed={s.gramsOut != null} />
-      <div className="ml-10 mt-1 text-sm">
-        {s.doneAt && <p className="font-semibold">Done {momentWords(s.doneAt)}.</p>}
-        {s.startedAt && !s.doneAt && (
-          <p className="font-semibold" role="status">
-            Begun {momentWords(s.startedAt)}
-            {s.dueAt && `; look after it ${awayWords(s.dueAt, new Date(s.startedAt)).replace("in ", "after ")}, on ${momentWords(s.dueAt)}`}.
-          </p>
-        )}
-        {(s.gramsIn != null || s.gramsOut != null) && (
-          <p>
-            {s.gramsIn != null && `In: ${weightWords(s.gramsIn, imperial, 3)}. `}
-            {s.gramsOut != null && `Out: ${weightWords(s.gramsOut, imperial, 3)}. `}
-            {loss !== null && loss > 0 && `${loss} % were lost.`}
-          </p>
-        )}
-        {s.note && !open && <p>{s.note}</p>}
-        {s.by && <p className="text-faded">{s.by}</p>}
-      </div>
-      {open && (
-        <div className="ml-10 mt-2 space-y-2 border border-ink bg-sheet p-3 print:hidden">
-          <div className="flex flex-wrap items-end gap-2">
-            {(
-              [
-                ["in", `Weighed before, ${imperial ? "lb" : "kg"}`],
-                ["out", `Weighed after, ${imperial ? "lb" : "kg"}`],
-                ["hours", "Remind me after, hours"],
-              ] as const
-            ).map(([key, label]) => (
-              <div key={key} className="w-44">
-                <Field label={label}>
-                  <input
-                    className={fieldClass}
-                    name={`step-${key}`}
-                    inputMode="decimal"
-                    value={figures[key]}
-                    onChange={(e) => setFigures({ ...figures, [key]: e.target.value })}
-                  />
-                </Field>
-              </div>
-            ))}
-          </div>
-          <Field label="What was done otherwise, how it tasted, what was thrown away">
-            <input
-              className={fieldClass}
-              name="step-note"
-              maxLength={1000}
-              value={figures.note}
-              onChange={(e) => setFigures({ ...figures, note: e.target.value })}
-            />
-          </Field>
-          {said && <p role="alert">{said}</p>}
-          {write.error && <Trouble error={write.error} />}
-          <div className="flex flex-wrap gap-2">
-            <Button disabled={write.isPending} onClick={() => send(true, false)}>
-              {s.startedAt ? "Looked after it" : "It has begun"}
-            </Button>
-            <Button tone="ink" disabled={write.isPending} onClick={() => send(true, true)}>
-              Done, next
-            </Button>
-          </div>
-        </div>
-      )}
-    </li>
-  );
-}
+const Kin = ({ of }: { of: Schemas["BatchKinView"] }) => (
+  <Link to={`/batches/${of.id}`} className="underline">
+    {of.name}
+  </Link>
+);
 
 /** Jars with labels, and who has them. */
 function Jars({ b, onKept }: { b: Batch; onKept: (next: Batch) => void }) {
@@ -279,7 +215,8 @@ function Jars({ b, onKept }: { b: Batch; onKept: (next: Batch) => void }) {
           Print the labels
         </Link>
       )}
-      {b.mayWork && !b.doubt && (
+      {b.mayWork && !b.doubt && !b.isThrough && <p className="text-sm text-faded">Labels come when all its steps are done.</p>}
+      {b.mayWork && !b.doubt && b.isThrough && (
         <form onSubmit={submit} className="mt-2 flex flex-wrap items-end gap-2 print:hidden">
           <div className="w-24">
             <Field label="How many">
@@ -308,13 +245,14 @@ function Jars({ b, onKept }: { b: Batch; onKept: (next: Batch) => void }) {
             </Field>
           </div>
           <div className="w-44">
-            <Field label="Best before">
+            <Field label="Best before" hint={`At the longest ${dayWords(b.keepsUntil)}`}>
               <input
                 className={fieldClass}
                 name="best-before"
                 type="date"
                 required
                 min={today}
+                max={b.keepsUntil}
                 value={form.bestBefore}
                 onChange={(e) => setForm({ ...form, bestBefore: e.target.value })}
               />

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import type { Character, Schemas } from "../../api/client";
-import { treePicturesQuery } from "../../api/queries";
+import { picturesQuery } from "../../api/queries";
 import { Button, Dialog } from "../../ui/controls";
 import { dayWords } from "../../words/text";
 import { MeasureOn } from "../pictures/measure-on";
@@ -12,7 +12,7 @@ import { useBench } from "./bench";
 export function ScorePictures({ score }: { score: Schemas["ScoreView"] }) {
   const { e, locked } = useBench();
   const queries = useQueryClient();
-  const own = (useQuery(treePicturesQuery(e.specimen.id)).data ?? []).filter((p) => p.score === score.id);
+  const own = (useQuery(picturesQuery({ tree: e.specimen.id })).data ?? []).filter((p) => p.score === score.id);
   if (locked && own.length === 0) return null;
   return (
     <div className="flex flex-wrap items-center gap-2">
@@ -39,7 +39,7 @@ export function FromPicture({ character, unit, onRead }: { character: Character;
   const queries = useQueryClient();
   const [open, setOpen] = useState(false);
   const [chosen, setChosen] = useState("");
-  const pictures = (useQuery({ ...treePicturesQuery(e.specimen.id), enabled: open }).data ?? []).filter((p) => p.width > 0);
+  const pictures = (useQuery({ ...picturesQuery({ tree: e.specimen.id }), enabled: open }).data ?? []).filter((p) => p.width > 0);
   const picture = pictures.find((p) => p.id === chosen);
   const per = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8 }[unit] ?? 1;
   return (

@@ -1,8 +1,10 @@
 import { type FormEvent, useState } from "react";
 import { Problem } from "../../api/client";
 import { Button, Dialog, Trouble } from "../../ui/controls";
+import { quotaWords } from "../../words/harvest";
 import { capital } from "../../words/text";
 import { asSent, HarvestFields, nothingTyped } from "../harvest/fields";
+import { LastTime } from "../harvest/last-time";
 import { useBench } from "./bench";
 
 /** Only a cleared gate brings one here; the server asks the gate again before it stores anything. What was typed stays while it is closed. */
@@ -28,6 +30,8 @@ export function HarvestDialog({ open, close }: { open: boolean; close: () => voi
       title={`Log what was taken: ${claim?.label ?? ""}`}
       {...(claim?.leave ? { description: claim.leave } : {})}
     >
+      {claim?.allowed != null && <p className="mb-3 border-l-4 border-ochre pl-2 font-semibold">{quotaWords(claim.allowed, claim.used)}</p>}
+      {claim && <LastTime taxon={claim.taxon} part={claim.label} />}
       <form onSubmit={submit} className="space-y-3">
         <HarvestFields system={system} typed={typed} onChange={setTyped} fields={fields} />
         {claim && claim.preparation.length > 0 && (

@@ -1,8 +1,9 @@
 import type { Schemas } from "../../api/client";
 import { Field, fieldClass } from "../../ui/controls";
+import { SEX } from "../../words/trees";
 import { OwnMeasures } from "./measures";
 
-const UNITS: Record<Schemas["Units"], { value: Schemas["AmountUnit"]; label: string }[]> = {
+export const UNITS: Record<Schemas["Units"], { value: Schemas["AmountUnit"]; label: string }[]> = {
   metric: [
     { value: "g", label: "grams" },
     { value: "kg", label: "kilograms" },
@@ -30,6 +31,8 @@ export type Typed = {
   countBy: Schemas["CountBy"];
   opened: string;
   sound: string;
+  sex: Schemas["Sex"];
+  lone: "" | "alone" | "others";
 };
 
 export const nothingTyped = (system: Schemas["Units"]): Typed => ({
@@ -42,10 +45,12 @@ export const nothingTyped = (system: Schemas["Units"]): Typed => ({
   countBy: "",
   opened: "",
   sound: "",
+  sex: "",
+  lone: "",
 });
 
 /** In the words of the API. */
-export const asSent = (t: Typed) => ({
+export const asSent = (t: Typed): Schemas["Taken"] => ({
   amount: Number(t.amount.replace(",", ".")),
   unit: t.unit,
   ripeness: t.ripeness,
@@ -55,6 +60,8 @@ export const asSent = (t: Typed) => ({
   opened: t.countBy === "" ? 0 : Number(t.opened || 0),
   sound: t.countBy === "" ? 0 : Number(t.sound || 0),
   countBy: t.countBy,
+  sex: t.sex,
+  lone: t.lone === "" ? null : t.lone === "alone",
 });
 
 /** What is told of a harvest. */
@@ -65,7 +72,7 @@ export function HarvestFields(p: { system: Schemas["Units"]; typed: Typed; onCha
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
-        <Field label="Amount" error={fields.amount}>
+        <Field label="Amount" error={fields.amount ?? fields["taken.amount"]}>
           <input
             className={fieldClass}
             inputMode="decimal"
@@ -88,14 +95,14 @@ export function HarvestFields(p: { system: Schemas["Units"]; typed: Typed; onCha
       </div>
       <OwnMeasures amount={t.amount} unit={t.unit} onTake={(amount, unit) => set({ amount, unit })} />
       <div className="grid grid-cols-2 gap-3">
-        <Field label="Ripeness" error={fields.ripeness}>
+        <Field label="Ripeness" error={fields.ripeness ?? fields["taken.ripeness"]}>
           <input className={fieldClass} name="ripeness" maxLength={200} value={t.ripeness} onChange={(e) => set({ ripeness: e.target.value })} />
         </Field>
-        <Field label="It took, minutes" error={fields.minutes}>
+        <Field label="It took, minutes" error={fields.minutes ?? fields["taken.minutes"]}>
           <input className={fieldClass} type="number" min="1" name="minutes" value={t.minutes} onChange={(e) => set({ minutes: e.target.value })} />
         </Field>
       </div>
-      <Field label={`Left on the tree: ${t.left} %`} error={fields.shareLeft}>
+      <Field label={`Left on the tree: ${t.left} %`} error={fields.shareLeft ?? fields["taken.shareLeft"]}>
         <input
           type="range"
           min={0}
@@ -118,7 +125,7 @@ export function HarvestFields(p: { system: Schemas["Units"]; typed: Typed; onCha
         </Field>
         {t.countBy !== "" && (
           <>
-            <Field label="How many" error={fields.opened}>
+            <Field label="How many" error={fields.opened ?? fields["taken.opened"]}>
               <input
                 className={fieldClass}
                 type="number"
@@ -129,7 +136,7 @@ export function HarvestFields(p: { system: Schemas["Units"]; typed: Typed; onCha
                 onChange={(e) => set({ opened: e.target.value })}
               />
             </Field>
-            <Field label="Of them sound" error={fields.sound}>
+            <Field label="Of them sound" error={fields.sound ?? fields["taken.sound"]}>
               <input
                 className={fieldClass}
                 type="number"
@@ -143,7 +150,25 @@ export function HarvestFields(p: { system: Schemas["Units"]; typed: Typed; onCha
           </>
         )}
       </div>
-      <Field label="What the next person should know" error={fields.note}>
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="Others of its kind in sight">
+          <select className={fieldClass} name="lone" value={t.lone} onChange={(e) => set({ lone: e.target.value as Typed["lone"] })}>
+            <option value="">nobody looked about</option>
+            <option value="alone">none: it stands alone</option>
+            <option value="others">there are others</option>
+          </select>
+        </Field>
+        <Field label="Its flowers">
+          <select className={fieldClass} name="sex" value={t.sex} onChange={(e) => set({ sex: e.target.value as Schemas["Sex"] })}>
+            {Object.entries(SEX).map(([value, label]) => (
+              <option key={value} value={value}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </Field>
+      </div>
+      <Field label="What the next person should know" error={fields.note ?? fields["taken.note"]}>
         <textarea
           className={`${fieldClass} py-2`}
           name="note"

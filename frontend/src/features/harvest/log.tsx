@@ -5,7 +5,9 @@ import { client, Problem, type Schemas, unwrap } from "../../api/client";
 import { harvestsQuery, useSession } from "../../api/queries";
 import { Button, Choice, Dialog, Field, fieldClass, Loading, Sideways, Trouble } from "../../ui/controls";
 import { PageHead } from "../../ui/page-head";
+import { emptyWords, weatherWords } from "../../words/harvest";
 import { capital, dayWords } from "../../words/text";
+import { Pictures } from "../pictures/pictures";
 import { asSent, COUNT_BY, HarvestFields, type Typed } from "./fields";
 
 const BY: Record<Schemas["GroupBy"], string> = {
@@ -29,13 +31,25 @@ export default function HarvestLog() {
   const by = GROUPS.includes(asked) ? asked : "kind";
   const log = useQuery(harvestsQuery(by));
   const session = useSession().data;
+  const [showing, setShowing] = useState<Schemas["HarvestView"] | null>(null);
   const [correcting, setCorrecting] = useState<Schemas["HarvestView"] | null>(null);
+  const imperial = session?.user?.units === "imperial";
   if (log.isPending) return <Loading what="the log" />;
   if (log.isError) return <Trouble error={log.error} retry={() => void log.refetch()} />;
   const { groups, harvests } = log.data;
   return (
     <div className="mx-auto max-w-6xl px-4 py-5 wide:px-6">
       <PageHead title="What was taken" lead="Each under a decision of the gate. In brackets, between which figures half of them lie." />
+      {session?.user?.role === "instructor" && (
+        <p className="pt-2 print:hidden">
+          <Link
+            to="/harvests/several"
+            className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-ink px-4 font-semibold text-ground"
+          >
+            Log several trees in one go
+          </Link>
+        </p>
+      )}
       <div className="mt-3 print:hidden">
         <Choice
           label="Told by"
@@ -74,6 +88,13 @@ export default function HarvestLog() {
                     ) : (
                       spread(g.perHour, g.hourLower ?? 0, g.hourUpper ?? 0, g.unit)
                     )}
+                    {by === "kind-year" && g.perHour != null && (
+                      <span className="block text-sm text-faded">
+                        {g.otherYears == null
+                          ? "no other year to compare"
+                          : `other years ${n(g.otherYears)} ${g.unit} (${g.otherTimed} ${g.otherTimed === 1 ? "time" : "times"})`}
+                      </span>
+                    )}
                   </td>
                   <td className="figures">
                     {g.sound == null ? (
@@ -108,12 +129,22 @@ export default function HarvestLog() {
                   {h.sound} of {h.opened} sound ({COUNT_BY[h.countBy]}): of all of them likely {h.soundLeast} to {h.soundMost} %.
                 </span>
               )}
+              {h.weather && <span className="block text-sm text-faded">{weatherWords(h.weather, imperial)}</span>}
+              {h.emptyBecause && <span className="block border-l-4 border-ochre pl-2 text-sm font-semibold">{emptyWords(h)}</span>}
+              {h.lone != null && !h.emptyBecause && (
+                <span className="block text-sm">{h.lone ? "It stands alone." : "There are others of its kind in sight."}</span>
+              )}
               {h.note && <span className="block text-sm">{h.note}</span>}
               {h.corrections.map((c) => (
                 <span key={c.at + c.because} className="block text-sm text-faded">
                   Before: <s>{c.amount}</s>. Corrected {dayWords(c.at)} by {c.by}: {c.because}
                 </span>
               ))}
+            </span>
+            <span className="flex gap-2 print:hidden">
+              <Button aria-label={`Pictures: ${h.commonName}, ${h.part}, ${dayWords(h.takenOn)}`} onClick={() => setShowing(h)}>
+                Pictures
+              </Button>
             </span>
             {session?.user?.role !== "guest" && (session?.user?.role === "instructor" || session?.user?.name === h.takenBy) && (
               <Button
@@ -127,6 +158,13 @@ export default function HarvestLog() {
           </li>
         ))}
       </ul>
+      <Dialog
+        open={showing !== null}
+        onOpenChange={(open) => !open && setShowing(null)}
+        title={showing ? `${capital(showing.commonName)}, ${showing.part}, ${dayWords(showing.takenOn)}` : ""}
+      >
+        {showing && <Pictures of={{ harvest: showing.id }} mayAdd={session?.user?.role !== "guest"} title="Pictures" />}
+      </Dialog>
       <Dialog
         open={correcting !== null}
         onOpenChange={(open) => !open && setCorrecting(null)}
@@ -147,6 +185,8 @@ function Correct({ h, system, onDone }: { h: Schemas["HarvestView"]; system: Sch
     ripeness: h.ripeness,
     left: h.shareLeft,
     note: h.note,
+    sex: h.sex,
+    lone: h.lone == null ? "" : h.lone ? "alone" : "others",
     minutes: h.minutes == null ? "" : String(h.minutes),
     countBy: h.countBy,
     opened: h.opened > 0 ? String(h.opened) : "",
@@ -154,7 +194,7 @@ function Correct({ h, system, onDone }: { h: Schemas["HarvestView"]; system: Sch
   });
   const [because, setBecause] = useState("");
   const correct = useMutation({
-    mutationFn: () => unwrap(client.PUT("/api/harvests/{id}", { params: { path: { id: h.id } }, body: { ...asSent(typed), because } })),
+    mutationFn: () => unwrap(client.PUT("/api/harvests/{id}", { params: { path: { id: h.id } }, body: { taken: asSent(typed), because } })),
     onSuccess: () => {
       for (const key of ["harvests", "today", "free-harvests"]) void queries.invalidateQueries({ queryKey: [key] });
       onDone();

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, type Schemas, unwrap } from "../../api/client";
-import { cameraQuery, treePicturesQuery } from "../../api/queries";
+import { cameraQuery, picturesQuery } from "../../api/queries";
 import { Button, Dialog, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
 import { dayWords } from "../../words/text";
 import { MeasureOn } from "./measure-on";
@@ -9,15 +9,15 @@ import { addPicture, type Of } from "./upload";
 
 type Picture = Schemas["PictureView"];
 
-/** Pictures of a tree, its scores and harvests. */
-export function Pictures({ of, mayAdd, title }: { of: { tree: string }; mayAdd: boolean; title: string }) {
-  const pictures = useQuery(treePicturesQuery(of.tree));
+/** Pictures of a tree with its scores and harvests, of one harvest, or of something that is made. */
+export function Pictures({ of, mayAdd, title }: { of: { tree: string } | { harvest: string } | { batch: string }; mayAdd: boolean; title: string }) {
+  const pictures = useQuery(picturesQuery(of));
   const queries = useQueryClient();
   const [shown, setShown] = useState("");
   const [back, setBack] = useState<Picture | null>(null);
   const anew = () => {
-    void queries.invalidateQueries({ queryKey: ["tree", of.tree, "pictures"] });
-    void queries.invalidateQueries({ queryKey: ["tree", of.tree, "years"] });
+    void queries.invalidateQueries({ queryKey: picturesQuery(of).queryKey });
+    if ("tree" in of) void queries.invalidateQueries({ queryKey: ["tree", of.tree, "years"] });
   };
   const restore = useMutation({
     mutationFn: (id: string) => unwrap(client.POST("/api/pictures/{id}/restore", { params: { path: { id } } })),

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { treePicturesQuery } from "../../api/queries";
+import { picturesQuery } from "../../api/queries";
 import { directionWords, distanceWords, way } from "../../words/trees";
 import { useWhere, WhereLine } from "../devices/where";
 import { Part, type TreePage } from "./tree";
@@ -7,7 +7,7 @@ import { Part, type TreePage } from "./tree";
 /** Distance, bearing, the way to find it, the last picture. */
 export function FindAgain({ page, units }: { page: TreePage; units: string }) {
   const where = useWhere();
-  const pictures = useQuery(treePicturesQuery(page.tree.id)).data ?? [];
+  const pictures = useQuery(picturesQuery({ tree: page.tree.id })).data ?? [];
   const last = pictures.find((p) => p.width > 0);
   const to = page.latitude == null || page.longitude == null ? null : { latitude: page.latitude, longitude: page.longitude };
   const far = where.spot && to ? way(where.spot, to) : null;
