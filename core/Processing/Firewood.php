@@ -90,6 +90,12 @@ final readonly class Firewood
         return max(0.0, $joules / self::MEGAJOULES_IN_KWH);
     }
 
+    /** Litres of heating oil that give as much, of ten kilowatt-hours each. Common practice. */
+    public static function inLitresOfOil(float $kilowattHours): float
+    {
+        return $kilowattHours / 10.0;
+    }
+
     /**
      * Kilowatt-hours in all of it.
      *

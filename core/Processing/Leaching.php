@@ -57,6 +57,26 @@ final readonly class Leaching
             : throw new \InvalidArgumentException('A share lies between 0 and 1.');
     }
 
+    /**
+     * How long it takes in all: what dissolves has to come out of the meal first.
+     *
+     * @param bool|null $red oaks of the red group hold more; null: not known
+     * @param bool      $hot boiled, instead of below 10 °C
+     *
+     * @return array{float, float} hours, from and to. Common practice
+     */
+    public static function hours(?bool $red, bool $hot): array
+    {
+        $white = $hot ? [1.0, 1.5] : [72.0, 120.0];
+        $more = $hot ? [1.5, 2.5] : [120.0, 240.0];
+
+        return match ($red) {
+            false => $white,
+            true => $more,
+            null => [$white[0], $more[1]],
+        };
+    }
+
     private function keeps(): float
     {
         return $this->held->grams / ($this->held->grams + $this->added->grams);

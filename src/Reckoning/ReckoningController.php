@@ -13,6 +13,7 @@ use App\Reckoning\Input\KernelQuery;
 use App\Reckoning\Input\LeachingQuery;
 use App\Reckoning\Input\LogQuery;
 use App\Reckoning\Input\PreserveQuery;
+use App\Reckoning\Input\StemQuery;
 use App\Reckoning\View\FigureFoundView;
 use App\Reckoning\View\FigureName;
 use App\Reckoning\View\FiguresFoundView;
@@ -21,16 +22,19 @@ use Hylognosis\Measure\Length;
 use Hylognosis\Measure\Mass;
 use Hylognosis\Measure\Proportion;
 use Hylognosis\Measure\Temperature;
+use Hylognosis\Measure\TreeSize;
 use Hylognosis\Measure\Volume;
 use Hylognosis\Processing\Cord;
 use Hylognosis\Processing\Firewood;
 use Hylognosis\Processing\GroundLife;
 use Hylognosis\Processing\Leaching;
+use Hylognosis\Processing\LogWorth;
 use Hylognosis\Processing\Moisture;
 use Hylognosis\Processing\NutYield;
 use Hylognosis\Processing\Preserve;
 use Hylognosis\Processing\SawLog;
 use Hylognosis\Processing\Shrinkage;
+use Hylognosis\Processing\StandingStem;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -47,9 +51,6 @@ use Symfony\Component\Routing\Attribute\Route;
 ),]
 final class ReckoningController extends ApiController
 {
-    /** Kilowatt-hours in a litre of heating oil. Common practice. */
-    private const OIL = 10.0;
-
     #[Route('/api/reckoning/drying', methods: ['GET'])]
     public function drying(#[MapQueryString(validationFailedStatusCode: 422)] DryingQuery $asked): JsonResponse
     {
@@ -80,10 +81,13 @@ final class ReckoningController extends ApiController
     {
         $leaching = Leaching::ofMeal(Mass::ofGrams($asked->meal), Mass::ofGrams($asked->water));
         $changes = $leaching->changesTo($asked->left / 100);
+        $red = '' === $asked->group ? null : 'red' === $asked->group;
 
         return $this->found(
             FigureFoundView::one(FigureName::Changes, $changes),
             FigureFoundView::one(FigureName::LeftPercent, 100 * $leaching->leftAfter(min(1000, $changes))),
+            new FigureFoundView(FigureName::ColdHours, ...Leaching::hours($red, false)),
+            new FigureFoundView(FigureName::HotHours, ...Leaching::hours($red, true)),
         );
     }
 
@@ -151,10 +155,16 @@ final class ReckoningController extends ApiController
             FigureFoundView::one(FigureName::Grams, $wood->weight($asked->density, $moisture)->grams),
             FigureFoundView::one(FigureName::SolidCubicMetres, $wood->solid->cubicMetres),
             FigureFoundView::one(FigureName::Cords, $wood->inCords()),
-            FigureFoundView::one(FigureName::LitresOfOil, $heat / self::OIL),
+            FigureFoundView::one(FigureName::LitresOfOil, Firewood::inLitresOfOil($heat)),
         ];
         if ($asked->perDay > 0.0) {
             $figures[] = FigureFoundView::one(FigureName::Days, $heat / $asked->perDay);
+        }
+        if ($asked->price > 0.0 && $heat > 0.0) {
+            $figures[] = FigureFoundView::one(
+                FigureName::PriceOfAKilowattHour,
+                ($asked->price * $wood->stackedVolume()->cubicMetres) / $heat,
+            );
         }
 
         return $this->found(...$figures);
@@ -181,8 +191,36 @@ final class ReckoningController extends ApiController
             [$least, $most] = GroundLife::ofClass($asked->class);
             $figures[] = new FigureFoundView(FigureName::Years, $least, $most);
         }
+        $worth = LogWorth::of($log, $asked->perFoot, $asked->perStacked);
+        $figures[] = FigureFoundView::one(FigureName::BoardCubicMetres, $worth->boards->cubicMetres);
+        $figures[] = FigureFoundView::one(
+            FigureName::SlabsStackedCubicMetres,
+            $worth->slabs->stackedVolume()->cubicMetres,
+        );
+        if ($worth->worth > 0.0) {
+            $figures[] = FigureFoundView::one(FigureName::Worth, $worth->worth);
+            $figures[] = FigureFoundView::one(FigureName::WorthOfSlabs, $worth->ofSlabs);
+        }
 
         return $this->found(...$figures);
+    }
+
+    #[Route('/api/reckoning/stem', methods: ['GET'])]
+    public function stem(#[MapQueryString(validationFailedStatusCode: 422)] StemQuery $asked): JsonResponse
+    {
+        $stem = StandingStem::of(
+            TreeSize::diameter(Length::ofMetres($asked->girth / 100)),
+            Length::ofMetres($asked->height),
+        );
+
+        return $this->found(
+            FigureFoundView::one(FigureName::StemLikelyCubicMetres, $stem->likely->cubicMetres),
+            new FigureFoundView(FigureName::StemCubicMetres, $stem->least->cubicMetres, $stem->most->cubicMetres),
+            FigureFoundView::one(
+                FigureName::StemStackedCubicMetres,
+                Firewood::solid($stem->likely)->stackedVolume()->cubicMetres,
+            ),
+        );
     }
 
     #[Route('/api/reckoning/board', methods: ['GET'])]

@@ -137,6 +137,11 @@ final class AccessTest extends ApiTestCase
         ],
         'app_reckoning_reckoning_cord' => ['readers', '/api/reckoning/cord?grams=60&millimetres=3'],
         'app_reckoning_reckoning_firewood' => ['readers', '/api/reckoning/firewood?stacked=1&density=700&water=20'],
+        'app_reckoning_reckoning_stem' => ['readers', '/api/reckoning/stem?girth=126&height=24'],
+        'app_reckoning_stack_stack' => [
+            'readers',
+            '/api/reckoning/stack?site={site}&since=2027-03-01&thick=100&long=0.33&density=690',
+        ],
         'app_reckoning_reckoning_log' => ['readers', '/api/reckoning/log?butt=40&top=30&length=4'],
         'app_reckoning_reckoning_board' => ['readers', '/api/reckoning/board?millimetres=200&green=8.6&now=30&then=8'],
         'app_harvest_harvest_log' => ['readers', '/api/harvests'],

@@ -27,9 +27,44 @@ final class ReckoningTest extends ApiTestCase
         $wood = $of('firewood?stacked=3.6246&density=720&water=20&perDay=100');
         self::assertEqualsWithDelta(1.0, $wood['cords'], 1e-3);
         self::assertEqualsWithDelta(76, $wood['days'], 6, 'some 2,100 kWh in a stacked cubic metre');
+        $priced = $of('firewood?stacked=2&density=720&water=20&price=110');
+        self::assertEqualsWithDelta(
+            220 / (float) json_encode($priced['kilowatt-hours']),
+            $priced['price-of-a-kilowatt-hour'],
+            1e-9,
+        );
+        $leached = $of('leaching?meal=1000&water=4000&group=white');
+        self::assertSame([120, 1.5], [$leached['cold-hours'], $leached['hot-hours']]);
+        self::assertEqualsWithDelta(1.14, $of('stem?girth=120&height=25')['stem-likely-cubic-metres'], 0.02);
+        $worth = $of('log?butt=35.56&top=30.48&length=4.8768&perFoot=2&perStacked=60');
+        self::assertGreaterThan(2 * 90, $worth['worth']);
         $log = $of('log?butt=35.56&top=30.48&length=4.8768&class=2');
         self::assertSame([64, 25], [(int) round((float) json_encode($log['doyle-feet'])), $log['years']]);
         self::assertEqualsWithDelta(187.4, $of('board?millimetres=200&green=8.6&now=80&then=8')['millimetres'], 0.1);
+    }
+
+    public function testAStackDriesByTheStationOfItsPlace(): void
+    {
+        $this->signIn('marta');
+        $sites = array_column($this->call('GET', '/api/sites'), 'id', 'name');
+        $ask = fn (string $site, string $more = ''): array => $this->call(
+            'GET',
+            '/api/reckoning/stack?thick=100&long=0.33&density=690&since=2027-03-01&site='.
+                self::text($sites, $site).
+                $more,
+        );
+        $stack = $ask('Mill meadow');
+        self::assertResponseStatusCodeSame(200);
+        self::assertSame([true, 105, 6], [$stack['standIn'], $stack['days'], $stack['years']]);
+        self::assertLessThan($stack['dampest'], $stack['driest']);
+        self::assertLessThan(45, $stack['dampest']);
+        self::assertGreaterThan(20, $stack['dampest'], 'not yet');
+        self::assertGreaterThan('2027-06-14', $stack['soonest']);
+        self::assertLessThanOrEqual($stack['likely'], $stack['soonest']);
+        self::assertLessThanOrEqual($stack['latest'], $stack['likely']);
+        self::assertNull($ask('Mill meadow', '&dry=6')['soonest'], 'drier than the air it never gets');
+        self::assertProblem(409, 'No station', $ask('Upper Leiten wood'));
+        self::assertProblem(422, 'stacked today', $ask('Mill meadow', '&since=2027-06-15'));
     }
 
     public function testWhatCannotBeIsRefused(): void

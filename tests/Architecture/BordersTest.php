@@ -28,7 +28,7 @@ final class BordersTest
         'Weather' => ['Measure'],
         'Season' => ['Flora', 'Measure', 'Weather'],
         'Recipe' => ['Document', 'Measure'],
-        'Processing' => ['Measure'],
+        'Processing' => ['Measure', 'Weather'],
         'Crop' => ['Flora', 'Measure', 'Season', 'Weather'],
         'Examination' => ['Flora', 'Measure'],
         'Identification' => ['Examination', 'Flora', 'Measure', 'Reason', 'Season'],

@@ -9,38 +9,63 @@ use Hylognosis\Measure\Mass;
 use Hylognosis\Measure\Proportion;
 use Hylognosis\Measure\Temperature;
 use Hylognosis\Measure\Volume;
+use Hylognosis\Processing\AirDrying;
 use Hylognosis\Processing\Cord;
 use Hylognosis\Processing\Firewood;
 use Hylognosis\Processing\GroundLife;
 use Hylognosis\Processing\Leaching;
+use Hylognosis\Processing\LogWorth;
 use Hylognosis\Processing\Moisture;
 use Hylognosis\Processing\NutYield;
+use Hylognosis\Processing\Portions;
 use Hylognosis\Processing\Preserve;
 use Hylognosis\Processing\SawLog;
 use Hylognosis\Processing\Shrinkage;
+use Hylognosis\Processing\StandingStem;
+use Hylognosis\Weather\DailyWeather;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** What people reckon in the head, against tables and worked examples; the source beside each. */
 final class ProcessingTest extends TestCase
 {
-    /** Wood Handbook, table 4–2, the row of 70 °F (21.1 °C), percent on dry basis (memory). */
+    /**
+     * Wood Handbook, table 4–2, by °F: percent on dry basis at 5, 10 … 95 % of humidity (memory). The 20 °C of European
+     * standards lie between the rows of 60 and 70 °F.
+     */
     private const EQUILIBRIUM = [
-        5 => 1.3, 10 => 2.5, 15 => 3.5, 20 => 4.5, 25 => 5.4, 30 => 6.2, 35 => 6.9, 40 => 7.7, 45 => 8.5, 50 => 9.2,
-        55 => 10.1, 60 => 11.0, 65 => 12.0, 70 => 13.1, 75 => 14.4, 80 => 16.0, 85 => 17.9, 90 => 20.5, 95 => 23.9,
+        30 => [1.4, 2.6, 3.7, 4.6, 5.5, 6.3, 7.1, 7.9, 8.7, 9.5, 10.4, 11.3, 12.4, 13.5, 14.9, 16.5, 18.5, 21.0, 24.3],
+        40 => [1.4, 2.6, 3.7, 4.6, 5.5, 6.3, 7.1, 7.9, 8.7, 9.5, 10.4, 11.3, 12.3, 13.5, 14.9, 16.5, 18.5, 21.0, 24.3],
+        50 => [1.4, 2.6, 3.6, 4.6, 5.5, 6.3, 7.1, 7.9, 8.7, 9.5, 10.3, 11.2, 12.3, 13.4, 14.8, 16.4, 18.4, 20.9, 24.3],
+        60 => [1.3, 2.5, 3.6, 4.6, 5.4, 6.2, 7.0, 7.8, 8.6, 9.4, 10.2, 11.1, 12.1, 13.3, 14.6, 16.2, 18.2, 20.7, 24.1],
+        70 => [1.3, 2.5, 3.5, 4.5, 5.4, 6.2, 6.9, 7.7, 8.5, 9.2, 10.1, 11.0, 12.0, 13.1, 14.4, 16.0, 17.9, 20.5, 23.9],
+        80 => [1.3, 2.4, 3.5, 4.4, 5.3, 6.1, 6.8, 7.6, 8.3, 9.1, 9.9, 10.8, 11.7, 12.9, 14.2, 15.7, 17.7, 20.2, 23.6],
+        90 => [1.2, 2.3, 3.4, 4.3, 5.1, 5.9, 6.7, 7.4, 8.1, 8.9, 9.7, 10.5, 11.5, 12.6, 13.9, 15.4, 17.3, 19.8, 23.3],
+        100 => [1.2, 2.3, 3.3, 4.2, 5.0, 5.8, 6.5, 7.2, 7.9, 8.7, 9.5, 10.3, 11.2, 12.3, 13.6, 15.1, 17.0, 19.5, 22.9],
     ];
 
     public function testEquilibriumMoistureAsTheWoodHandbookPrintsIt(): void
     {
-        foreach (self::EQUILIBRIUM as $humidity => $percent) {
-            $moisture = Moisture::ofWoodIn(Temperature::fahrenheit(70), $humidity / 100);
-            self::assertEqualsWithDelta($percent, 100 * $moisture->onDryBasis(), 0.1, $humidity.' %');
+        $worst = 0.0;
+        foreach (self::EQUILIBRIUM as $fahrenheit => $row) {
+            foreach ($row as $i => $percent) {
+                $humidity = 5 * ($i + 1);
+                $found = 100 * Moisture::ofWoodIn(Temperature::fahrenheit($fahrenheit), $humidity / 100)->onDryBasis();
+                self::assertEqualsWithDelta($percent, $found, 0.3, "$fahrenheit °F, $humidity %");
+                $worst = max($worst, 70 === $fahrenheit ? abs($percent - $found) : 0.0);
+            }
         }
-        // warmer air of the same humidity dries further
-        self::assertLessThan(
-            Moisture::ofWoodIn(Temperature::celsius(5), 0.65)->onDryBasis(),
-            Moisture::ofWoodIn(Temperature::celsius(40), 0.65)->onDryBasis(),
-        );
+        self::assertLessThan(0.1, $worst, 'the row of 70 °F');
+        foreach (self::EQUILIBRIUM[70] as $i => $percent) {
+            self::assertEqualsWithDelta(
+                0.8 * $percent + 0.2 * self::EQUILIBRIUM[60][$i], // 20 °C are 68 °F
+                100 * Moisture::ofWoodIn(Temperature::celsius(20), ($i + 1) / 20)->onDryBasis(),
+                0.12,
+                '20 °C',
+            );
+        }
+        // "20/65": by European standards wood comes to 12 % there
+        self::assertEqualsWithDelta(0.12, Moisture::ofWoodIn(Temperature::celsius(20), 0.65)->onDryBasis(), 0.001);
         $this->expectException(\InvalidArgumentException::class);
         Moisture::ofWoodIn(Temperature::celsius(20), 0.99);
     }
@@ -104,11 +129,7 @@ final class ProcessingTest extends TestCase
         self::assertEqualsWithDelta(60 / $hard->grams, $short->metres(), 1e-9);
         self::assertGreaterThan($short->metres(), $long->metres());
         // twice as thick takes four times as much
-        self::assertEqualsWithDelta(
-            4.0,
-            Cord::takesForAMetre(Length::ofMetres(0.006))[0]->grams / $loose->grams,
-            1e-9,
-        );
+        self::assertEqualsWithDelta(4.0, Cord::takesForAMetre(Length::ofMetres(0.006))[0]->grams / $loose->grams, 1e-9);
     }
 
     /** European solid-biofuel practice: about 4.0 kWh from a kilogram at 20 % of water (memory). */
@@ -121,7 +142,7 @@ final class ProcessingTest extends TestCase
         $beech = Firewood::stacked(Volume::ofCubicMetres(1))->heat(720, Moisture::wetBasis(0.2));
         self::assertEqualsWithDelta(2100, $beech, 150);
         // black cherry: 20 to 20.5 million Btu from a cord (common practice); 1 kWh = 3,412 Btu, a cord 85 solid cubic feet
-        $cherry = Firewood::solid(Volume::ofCubicFeet(85))->heat(560, Moisture::wetBasis(0.17)) * 3412.14 / 1e6;
+        $cherry = (Firewood::solid(Volume::ofCubicFeet(85))->heat(560, Moisture::wetBasis(0.17)) * 3412.14) / 1e6;
         self::assertEqualsWithDelta(20.2, $cherry, 1.7);
     }
 
@@ -204,5 +225,145 @@ final class ProcessingTest extends TestCase
             1e-9,
             'and back again',
         );
+    }
+
+    /**
+     * Diameter (in), height (ft) and volume (ft³) of 31 felled black cherries: the data set `trees` of R’s own package
+     * `datasets` (Debian’s r-base-core), after Ryan, Joiner & Ryan, The Minitab Student Handbook (1976).
+     */
+    private const TREES = [
+        [8.3, 70, 10.3],
+        [8.6, 65, 10.3],
+        [8.8, 63, 10.2],
+        [10.5, 72, 16.4],
+        [10.7, 81, 18.8],
+        [10.8, 83, 19.7],
+        [11, 66, 15.6],
+        [11, 75, 18.2],
+        [11.1, 80, 22.6],
+        [11.2, 75, 19.9],
+        [11.3, 79, 24.2],
+        [11.4, 76, 21],
+        [11.4, 76, 21.4],
+        [11.7, 69, 21.3],
+        [12, 75, 19.1],
+        [12.9, 74, 22.2],
+        [12.9, 85, 33.8],
+        [13.3, 86, 27.4],
+        [13.7, 71, 25.7],
+        [13.8, 64, 24.9],
+        [14, 78, 34.5],
+        [14.2, 80, 31.7],
+        [14.5, 74, 36.3],
+        [16, 72, 38.3],
+        [16.3, 77, 42.6],
+        [17.3, 81, 55.4],
+        [17.5, 82, 55.7],
+        [17.9, 80, 58.3],
+        [18, 80, 51.5],
+        [18, 80, 51],
+        [20.6, 87, 77],
+    ];
+
+    public function testStemsOfBlackCherryHoldWhatIsSaidOfThem(): void
+    {
+        $sum = $measured = 0.0;
+        $outside = 0;
+        foreach (self::TREES as [$inches, $feet, $cubicFeet]) {
+            $stem = StandingStem::of(Length::ofInches($inches), Length::ofFeet($feet));
+            $sum += $stem->likely->cubicFeet();
+            $measured += $cubicFeet;
+            $outside += $cubicFeet < $stem->least->cubicFeet() || $cubicFeet > $stem->most->cubicFeet() ? 1 : 0;
+        }
+        self::assertEqualsWithDelta($measured, $sum, 0.05 * $measured, 'all 31 together');
+        self::assertLessThanOrEqual(2, $outside, 'of 31');
+        $this->expectException(\InvalidArgumentException::class);
+        StandingStem::of(Length::ofMetres(0.3), Length::ofMetres(1.0));
+    }
+
+    /**
+     * Days to air-dry green lumber an inch thick to 20 %: white ash 60 to 200, basswood 40 to 150, red oak 70 to 200
+     * ("Air Drying of Lumber", FPL-GTR-117, after the season; memory). Split firewood of 33 cm dries in one to two
+     * summers, metre logs in two (common practice).
+     */
+    public function testHowLongWoodDriesInTheOpen(): void
+    {
+        $year = static function (string $from): array {
+            // the Upper Midwest, where those times were taken: −9 °C in January, 21 °C in July, 70 % in the mean
+            $days = [];
+            for ($i = 0; $i < AirDrying::MOST_DAYS; ++$i) {
+                $day = (new \DateTimeImmutable($from))->modify("+$i days");
+                $wave = cos((2 * \M_PI * ((int) $day->format('z') - 200)) / 365);
+                $days[] = new DailyWeather(
+                    $day,
+                    Temperature::celsius(6 + 15 * $wave - 6),
+                    Temperature::celsius(6 + 15 * $wave + 6),
+                    humidityPercent: 70.0 - 3 * $wave,
+                );
+            }
+
+            return $days;
+        };
+        $green = [Moisture::dryBasis(0.8), Moisture::dryBasis(0.8)];
+        $dry = Moisture::dryBasis(0.2);
+        $board = static fn (float $density): AirDrying => new AirDrying(
+            Length::ofInches(1),
+            Length::ofMetres(3),
+            $density,
+        );
+        foreach (
+            ['ash' => [670, 60, 200], 'basswood' => [420, 40, 150], 'red oak' => [700, 70, 200]] as $wood => [$kg, $least, $most]
+        ) {
+            [$soonest, $summer] = $board($kg)->daysTo($green, $dry, [$year('2026-05-15')]);
+            [, $autumn, $latest] = $board($kg)->daysTo($green, $dry, [$year('2026-09-15')]);
+            self::assertEqualsWithDelta($least, $summer, 0.25 * $least, $wood.' in summer');
+            self::assertEqualsWithDelta($most, $autumn, 0.25 * $most, $wood.' from autumn on');
+            self::assertLessThan($least, $soonest);
+            self::assertGreaterThan($most, $latest);
+        }
+        $split = new AirDrying(Length::ofMetres(0.1), Length::ofMetres(0.33), 690);
+        [$soonest, , $latest] = $split->daysTo($green, Moisture::wetBasis(0.2), [$year('2026-03-15')]);
+        self::assertGreaterThan(70, $soonest);
+        self::assertLessThan(560, $latest, 'in the second summer at the latest');
+        $metre = new AirDrying(Length::ofMetres(0.16), Length::ofMetres(1), 690);
+        [$sooner] = $metre->daysTo($green, Moisture::wetBasis(0.2), [$year('2026-03-15')]);
+        self::assertGreaterThan($soonest, $sooner);
+        [$never] = $split->daysTo($green, Moisture::dryBasis(0.05), [$year('2026-03-15')]);
+        self::assertNull($never, 'drier than the air it does not get');
+        [$dryer, $damper] = $split->after($green[0], \array_slice($year('2026-03-15'), 0, 60));
+        self::assertLessThan($damper->onDryBasis(), $dryer->onDryBasis());
+        self::assertLessThan(0.8, $damper->onDryBasis());
+        // a day on which nobody measured the humidity dries nothing
+        $unknown = new DailyWeather(
+            new \DateTimeImmutable('2026-06-01'),
+            Temperature::celsius(10),
+            Temperature::celsius(25),
+        );
+        self::assertEqualsWithDelta(0.8, $split->after($green[0], [$unknown])[0]->onDryBasis(), 1e-12);
+    }
+
+    /** By hand: 95 board feet are 0.224 m³; of what is not board seven tenths are slabs. */
+    public function testWhatALogIsWorth(): void
+    {
+        $log = new SawLog(Length::ofInches(14), Length::ofInches(12), Length::ofFeet(16));
+        $worth = LogWorth::of($log, 2.0, 60.0);
+        $feet = $log->international();
+        self::assertEqualsWithDelta($feet * 0.0023597372, $worth->boards->cubicMetres, 1e-7);
+        $slabs = 0.7 * ($log->smalian()->cubicMetres - $worth->boards->cubicMetres) * 1.4;
+        self::assertEqualsWithDelta($slabs, $worth->slabs->stackedVolume()->cubicMetres, 1e-9);
+        self::assertEqualsWithDelta(2 * $feet + 60 * $slabs, $worth->worth, 1e-9);
+        self::assertEqualsWithDelta(60 * $slabs, $worth->ofSlabs, 1e-9);
+        $this->expectException(\InvalidArgumentException::class);
+        LogWorth::of($log, -1.0, 60.0);
+    }
+
+    /** The largest remainders are rounded up, and nothing is lost: 10 minutes by 1 to 1 to 1, by hand. */
+    public function testPortions(): void
+    {
+        self::assertSame([4, 3, 3], Portions::of(10, [1.0, 1.0, 1.0]));
+        self::assertSame([8, 2], Portions::of(10, [4.2, 1.0]));
+        self::assertSame(97, array_sum(Portions::of(97, [0.3, 5.0, 2.2, 9.9])));
+        $this->expectException(\InvalidArgumentException::class);
+        Portions::of(10, [1.0, 0.0]);
     }
 }

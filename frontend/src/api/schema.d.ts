@@ -1394,6 +1394,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/reckoning/stem": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_reckoning_stem"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reckoning/board": {
         parameters: {
             query?: never;
@@ -1402,6 +1418,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["get_app_reckoning_reckoning_board"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reckoning/stack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_stack_stack"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2869,6 +2901,11 @@ export interface components {
              * @default 1
              */
             left?: number;
+            /**
+             * @default
+             * @enum {string}
+             */
+            group?: "" | "white" | "red";
         };
         /** @description Fruit or juice, and sugar. */
         PreserveQuery: {
@@ -2953,6 +2990,11 @@ export interface components {
              * @default 0
              */
             perDay?: number;
+            /**
+             * Format: float
+             * @default 0
+             */
+            price?: number;
         };
         /** @description A log. */
         LogQuery: {
@@ -2988,6 +3030,29 @@ export interface components {
              * @default 0
              */
             class?: number;
+            /**
+             * Format: float
+             * @default 0
+             */
+            perFoot?: number;
+            /**
+             * Format: float
+             * @default 0
+             */
+            perStacked?: number;
+        };
+        /** @description A tree that stands. */
+        StemQuery: {
+            /**
+             * Format: float
+             * @description at breast height, cm
+             */
+            girth: number;
+            /**
+             * Format: float
+             * @description m
+             */
+            height: number;
         };
         /** @description A board that moves indoors. */
         BoardQuery: {
@@ -3011,6 +3076,40 @@ export interface components {
              * @description the same, where it is to live
              */
             then: number;
+        };
+        /** @description A stack that dries at a place. */
+        StackQuery: {
+            /** @description id of the place */
+            site: string;
+            /** @description day it was stacked, YYYY-MM-DD; not a day to come */
+            since: string;
+            /**
+             * Format: float
+             * @description of the pieces, mm
+             */
+            thick: number;
+            /**
+             * Format: float
+             * @description of the pieces, m
+             */
+            long: number;
+            /**
+             * Format: float
+             * @description air dry, kg in a cubic metre
+             */
+            density: number;
+            /**
+             * Format: float
+             * @description water when it was stacked, per cent of all of it
+             * @default 45
+             */
+            wet?: number;
+            /**
+             * Format: float
+             * @description water it is to come to
+             * @default 20
+             */
+            dry?: number;
         };
         /** @enum {string} */
         CropGrade: "none" | "poor" | "fair" | "good";
@@ -4960,7 +5059,7 @@ export interface components {
             sources: string[];
         };
         /** @enum {string} */
-        FigureName: "grams" | "lost-grams" | "dry-percent" | "wet-percent" | "changes" | "left-percent" | "sugar-grams" | "boil-off-grams" | "metres" | "grams-for-a-metre" | "solid-cubic-metres" | "cords" | "kilowatt-hours" | "kilowatt-hours-of-a-kilogram" | "days" | "litres-of-oil" | "cubic-metres" | "doyle-feet" | "international-feet" | "posts" | "years" | "millimetres";
+        FigureName: "grams" | "lost-grams" | "dry-percent" | "wet-percent" | "changes" | "left-percent" | "sugar-grams" | "boil-off-grams" | "metres" | "grams-for-a-metre" | "solid-cubic-metres" | "cords" | "kilowatt-hours" | "kilowatt-hours-of-a-kilogram" | "days" | "litres-of-oil" | "cubic-metres" | "doyle-feet" | "international-feet" | "posts" | "years" | "millimetres" | "cold-hours" | "hot-hours" | "price-of-a-kilowatt-hour" | "board-cubic-metres" | "slabs-stacked-cubic-metres" | "worth" | "worth-of-slabs" | "stem-cubic-metres" | "stem-likely-cubic-metres" | "stem-stacked-cubic-metres";
         /** @description One figure. */
         FigureFoundView: {
             /** @description what it is */
@@ -4980,6 +5079,41 @@ export interface components {
         FiguresFoundView: {
             /** @description in the order in which they are told */
             figures: components["schemas"]["FigureFoundView"][];
+        };
+        /** @description How far a stack has dried, and when it will be dry. */
+        StackView: {
+            /** @description the station is the one that ships, and plays one */
+            standIn: boolean;
+            /** @description of weather it has stood in */
+            days: number;
+            /** @description of weather what is to come is reckoned from */
+            years: number;
+            /**
+             * Format: float
+             * @description water now at the least, per cent of all of it
+             */
+            driest: number;
+            /**
+             * Format: float
+             * @description and at the most
+             */
+            dampest: number;
+            /**
+             * Format: float
+             * @description kWh a stacked cubic metre gives if it is at its dampest now
+             */
+            heatNow: number;
+            /**
+             * Format: float
+             * @description and when it is dry
+             */
+            heatDry: number;
+            /** @description day, YYYY-MM-DD; null: not within four years */
+            soonest?: string | null;
+            /** @description day, in the middle */
+            likely?: string | null;
+            /** @description day; null: in slow years not within four years */
+            latest?: string | null;
         };
         /** @description Requests of one day, or to one route. Times in milliseconds; medians and 95th percentiles are upper bounds of a class of time. */
         FiguresView: {
@@ -9652,6 +9786,7 @@ export interface operations {
                 water: number;
                 /** @description percent of the bitterness that may be left */
                 left?: number;
+                group?: "" | "white" | "red";
             };
             header?: never;
             path?: never;
@@ -9802,6 +9937,7 @@ export interface operations {
                 resinous?: boolean;
                 /** @description kWh that are burnt in a day; 0: nobody says */
                 perDay?: number;
+                price?: number;
             };
             header?: never;
             path?: never;
@@ -9844,6 +9980,42 @@ export interface operations {
                 face?: number;
                 /** @description of the heartwood in the ground, 1 to 5; 0: not known */
                 class?: number;
+                perFoot?: number;
+                perStacked?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be reckoned of that. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_reckoning_stem: {
+        parameters: {
+            query: {
+                /** @description at breast height, cm */
+                girth: number;
+                /** @description m */
+                height: number;
             };
             header?: never;
             path?: never;
@@ -9896,6 +10068,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be reckoned of that. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_stack_stack: {
+        parameters: {
+            query: {
+                /** @description id of the place */
+                site: string;
+                /** @description day it was stacked, YYYY-MM-DD; not a day to come */
+                since: string;
+                /** @description of the pieces, mm */
+                thick: number;
+                /** @description of the pieces, m */
+                long: number;
+                /** @description air dry, kg in a cubic metre */
+                density: number;
+                /** @description water when it was stacked, per cent of all of it */
+                wet?: number;
+                /** @description water it is to come to */
+                dry?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How dry it is. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StackView"];
+                };
+            };
+            /** @description No station tells enough of the place. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
             /** @description Nothing can be reckoned of that. */

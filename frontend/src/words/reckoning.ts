@@ -56,6 +56,28 @@ export function figureWords(f: Figure, imperial: boolean): string {
       return f.most === 0 ? "It gives no post of that size." : `Posts: ${from(f)}.`;
     case "years":
       return `In the ground they stand some ${f.least} to ${f.most} years: thin ones less, thick ones more.`;
+    case "cold-hours":
+      return `Below 10 °C it takes some ${from(f, 1 / 24)} days in all.`;
+    case "hot-hours":
+      return `Boiled, some ${from(f)} hours.`;
+    case "price-of-a-kilowatt-hour":
+      return imperial ? `A million Btu costs ${short(f.most * 293.071)}, in your money.` : `A kilowatt-hour costs ${short(f.most)}, in your money.`;
+    case "board-cubic-metres":
+      return imperial ? `Boards: ${from(f, 35.3147)} cubic feet.` : `Boards: ${from(f)} m³.`;
+    case "slabs-stacked-cubic-metres":
+      return imperial ? `Slabs and edgings: ${from(f, 1 / 3.624556)} cords of firewood.` : `Slabs and edgings: ${from(f)} stacked m³ of firewood.`;
+    case "worth":
+      return `At your prices it is worth ${short(f.most)}.`;
+    case "worth-of-slabs":
+      return `Of that the slabs: ${short(f.most)}.`;
+    case "stem-likely-cubic-metres":
+      return imperial ? `Wood in the stem: some ${from(f, 35.3147)} cubic feet.` : `Wood in the stem: some ${from(f)} m³.`;
+    case "stem-cubic-metres":
+      return imperial ? `As it tapers, ${from(f, 35.3147)} cubic feet.` : `As it tapers, ${from(f)} m³.`;
+    case "stem-stacked-cubic-metres":
+      return imperial
+        ? `Stacked as firewood ${from(f, 1 / 3.624556)} cords, without the branches.`
+        : `Stacked as firewood ${from(f)} m³, without the branches.`;
     case "millimetres":
       return imperial ? `It will be ${from(f, 1 / 25.4)} in wide.` : `It will be ${from(f)} mm wide.`;
   }

@@ -22,6 +22,7 @@ final readonly class FirewoodQuery
         #[Assert\Range(min: 0, max: 70)] public float $water,
         public bool $resinous = false,
         #[Assert\Range(min: 0, max: 10_000)] public float $perDay = 0.0,
+        #[Assert\Range(min: 0, max: 100_000)] public float $price = 0.0,
     ) {
     }
 }

@@ -18,6 +18,7 @@ final readonly class LeachingQuery
         #[Assert\Range(min: 1, max: 1e7)] public float $meal,
         #[Assert\Range(min: 1, max: 1e8)] public float $water,
         #[Assert\Range(min: 0.01, max: 99)] public float $left = 1.0,
+        #[Assert\Choice(['', 'white', 'red'])] public string $group = '',
     ) {
     }
 }

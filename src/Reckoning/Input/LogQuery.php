@@ -19,13 +19,14 @@ final readonly class LogQuery
      */
     public function __construct(
         #[Assert\Range(min: 1, max: 300)] public float $butt,
-        #[Assert\Range(min: 1, max: 300)]
-        #[Assert\LessThanOrEqual(propertyPath: 'butt', message: 'No log is thicker at the top than at the butt.')]
+        #[Assert\Range(min: 1, max: 300)] #[Assert\LessThanOrEqual(propertyPath: 'butt', message: 'No log is thicker at the top than at the butt.'),]
         public float $top,
         #[Assert\Range(min: 0.3, max: 30)] public float $length,
         #[Assert\Range(min: 0.3, max: 6)] public float $post = 2.2,
         #[Assert\Range(min: 3, max: 40)] public float $face = 11.0,
         #[Assert\Range(min: 0, max: 5)] public int $class = 0,
+        #[Assert\Range(min: 0, max: 10_000)] public float $perFoot = 0.0,
+        #[Assert\Range(min: 0, max: 100_000)] public float $perStacked = 0.0,
     ) {
     }
 }

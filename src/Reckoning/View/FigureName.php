@@ -29,4 +29,14 @@ enum FigureName: string
     case Posts = 'posts';
     case Years = 'years';
     case Millimetres = 'millimetres';
+    case ColdHours = 'cold-hours';
+    case HotHours = 'hot-hours';
+    case PriceOfAKilowattHour = 'price-of-a-kilowatt-hour';
+    case BoardCubicMetres = 'board-cubic-metres';
+    case SlabsStackedCubicMetres = 'slabs-stacked-cubic-metres';
+    case Worth = 'worth';
+    case WorthOfSlabs = 'worth-of-slabs';
+    case StemCubicMetres = 'stem-cubic-metres';
+    case StemLikelyCubicMetres = 'stem-likely-cubic-metres';
+    case StemStackedCubicMetres = 'stem-stacked-cubic-metres';
 }

@@ -6,11 +6,20 @@ import { Button, Field, fieldClass, Trouble } from "../../ui/controls";
 import { PageHead } from "../../ui/page-head";
 import { parseDecimal } from "../../words/numbers";
 import { figureWords } from "../../words/reckoning";
+import { Stack } from "./stack";
 
 type Found = Promise<{ data?: Schemas["FiguresFoundView"]; error?: unknown; response: Response }>;
 /** A quantity: its name in the API, what people call it, its unit here and there, and how many of the API's unit one is. */
 type Asked = { key: string; label: string; metric: string; imperial?: [string, number]; one?: number; usual?: string };
-type Kind = { id: string; title: string; about: string; asks: Asked[]; flag?: [string, string]; ask: (query: never) => Found };
+type Kind = {
+  id: string;
+  title: string;
+  about: string;
+  asks: Asked[];
+  flag?: [string, string];
+  pick?: [string, string, [string, string][]];
+  ask: (query: never) => Found;
+};
 
 const WEIGHT = { metric: "kg", one: 1000, imperial: ["lb", 453.59237] as [string, number] };
 const KINDS: Kind[] = [
@@ -43,6 +52,15 @@ const KINDS: Kind[] = [
       { key: "meal", label: "Dry meal", ...WEIGHT },
       { key: "water", label: "Water to each change", ...WEIGHT },
       { key: "left", label: "May be left", metric: "%", usual: "1" },
+    ],
+    pick: [
+      "group",
+      "Group of the oak",
+      [
+        ["", "not known"],
+        ["white", "white oaks: lobes rounded"],
+        ["red", "red oaks: lobes with bristles"],
+      ],
     ],
     ask: (query) => client.GET("/api/reckoning/leaching", { params: { query } }),
   },
@@ -89,6 +107,7 @@ const KINDS: Kind[] = [
       { key: "density", label: "Density, air dry", metric: "kg/m³", imperial: ["lb/ft³", 16.018463] },
       { key: "water", label: "Water, of all of it", metric: "%", usual: "20" },
       { key: "perDay", label: "Burnt in a day (may stay empty)", metric: "kWh", imperial: ["thousand Btu", 0.293071], usual: "0" },
+      { key: "price", label: "Price of it (may stay empty)", metric: "a stacked m³", imperial: ["a cord", 1 / 3.624556], usual: "0" },
     ],
     flag: ["resinous", "A conifer"],
     ask: (query) => client.GET("/api/reckoning/firewood", { params: { query } }),
@@ -104,8 +123,20 @@ const KINDS: Kind[] = [
       { key: "post", label: "A post is long", metric: "m", imperial: ["ft", 0.3048], usual: "2.2" },
       { key: "face", label: "and wide", metric: "cm", imperial: ["in", 2.54], usual: "11" },
       { key: "class", label: "Class of the heartwood, 1 to 5", metric: "", usual: "0" },
+      { key: "perFoot", label: "Price of a board foot", metric: "", usual: "0" },
+      { key: "perStacked", label: "Price of firewood", metric: "a stacked m³", imperial: ["a cord", 1 / 3.624556], usual: "0" },
     ],
     ask: (query) => client.GET("/api/reckoning/log", { params: { query } }),
+  },
+  {
+    id: "stem",
+    title: "A tree that stands",
+    about: "What is in its stem. How it is measured stands on the page of measuring.",
+    asks: [
+      { key: "girth", label: "Girth at breast height", metric: "cm", imperial: ["in", 2.54] },
+      { key: "height", label: "Height", metric: "m", imperial: ["ft", 0.3048] },
+    ],
+    ask: (query) => client.GET("/api/reckoning/stem", { params: { query } }),
   },
   {
     id: "board",
@@ -128,6 +159,7 @@ export default function Reckoning() {
     <div className="mx-auto max-w-5xl px-4 py-5 wide:px-6">
       <PageHead title="Reckon" lead="What people reckon in the head, at the pot, the stack and the log. Nothing of it is kept." />
       <div className="mt-4 grid gap-x-10 gap-y-6 wide:grid-cols-2">
+        <Stack imperial={imperial} />
         {KINDS.map((kind) => (
           <One key={kind.id} kind={kind} imperial={imperial} />
         ))}
@@ -143,11 +175,12 @@ function One({ kind, imperial }: { kind: Kind; imperial: boolean }) {
   };
   const [typed, setTyped] = useState<Record<string, string>>(Object.fromEntries(kind.asks.map((a) => [a.key, usual(a)])));
   const [flag, setFlag] = useState(false);
+  const [picked, setPicked] = useState("");
   const [said, setSaid] = useState("");
-  const found = useMutation({ mutationFn: (query: Record<string, number | boolean>) => unwrap(kind.ask(query as never)) });
+  const found = useMutation({ mutationFn: (query: Record<string, number | boolean | string>) => unwrap(kind.ask(query as never)) });
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    const query: Record<string, number | boolean> = kind.flag ? { [kind.flag[0]]: flag } : {};
+    const query: Record<string, number | boolean | string> = kind.flag ? { [kind.flag[0]]: flag } : kind.pick ? { [kind.pick[0]]: picked } : {};
     for (const a of kind.asks) {
       const value = parseDecimal(typed[a.key] || "0");
       if (value === null) return setSaid(`${a.label}: one number, such as 1,4 or 1.4.`);
@@ -177,6 +210,19 @@ function One({ kind, imperial }: { kind: Kind; imperial: boolean }) {
             </div>
           );
         })}
+        {kind.pick && (
+          <div className="w-60">
+            <Field label={kind.pick[1]}>
+              <select className={fieldClass} name={`${kind.id}-${kind.pick[0]}`} value={picked} onChange={(e) => setPicked(e.target.value)}>
+                {kind.pick[2].map(([value, label]) => (
+                  <option key={value} value={value}>
+                    {label}
+                  </option>
+                ))}
+              </select>
+            </Field>
+          </div>
+        )}
         {kind.flag && (
           <label className="flex min-h-11 items-center gap-2">
             <input type="checkbox" className="size-5 accent-(--ink)" checked={flag} onChange={(e) => setFlag(e.target.checked)} />
