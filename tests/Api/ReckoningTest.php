@@ -67,6 +67,55 @@ final class ReckoningTest extends ApiTestCase
         self::assertProblem(422, 'stacked today', $ask('Mill meadow', '&since=2027-06-15'));
     }
 
+    public function testTreesAreMeasuredByWhatOneHas(): void
+    {
+        $this->signIn('vera');
+        $of = fn (string $asked): array => array_column(
+            (array) $this->call('GET', '/api/measuring/'.$asked)['figures'],
+            'most',
+            'name',
+        );
+        self::assertEqualsWithDelta(
+            sqrt(120 ** 2 + 85 ** 2) / \M_PI,
+            $of('stems?girths=120%2085')['diameter-centimetres'],
+            1e-9,
+        );
+        self::assertEqualsWithDelta(20.0, $of('height/angles?distance=20&top=45&foot=0')['height-metres'], 1e-9);
+        self::assertGreaterThan(20.7, $of('height/angles?distance=20&top=45&foot=0')['height-between-metres']);
+        $inch = 2.54;
+        $foot = 0.3048;
+        $tree = static fn (float $g, float $h, float $s, string $of): string => http_build_query([
+            '' === $of ? 'girth' : 'otherGirth' => $g * $inch,
+            '' === $of ? 'height' : 'otherHeight' => $h * $foot,
+            '' === $of ? 'spread' : 'otherSpread' => $s * $foot,
+        ]);
+        // 441.5 against 440.25 is no lead; against 329.75 it is one
+        $close = $of('points?'.$tree(321, 92, 114, '').'&'.$tree(320, 92, 113, 'other'));
+        self::assertEqualsWithDelta(441.5, $close['points'], 1e-9);
+        self::assertEqualsWithDelta(440.25, $close['other-points'], 1e-9);
+        self::assertArrayHasKey('no-lead', $close);
+        self::assertArrayHasKey('lead', $of('points?'.$tree(321, 92, 114, '').'&'.$tree(210, 95, 99, 'other')));
+        self::assertSame(
+            [4, 105, 1.142857],
+            array_map(
+                static fn (mixed $n): mixed => \is_float($n) ? round($n, 6) : $n,
+                array_values($of('twig?pieces=30%20120%2090%20105&growing=1')),
+            ),
+        );
+        foreach (
+            [
+                'height/angles?distance=20&top=5&foot=10',
+                'stems?girths=120%20x',
+                'twig?pieces=30&growing=1',
+                'rings?rings=60&over=26&radius=25',
+                'age?girth=160&low=5&high=4',
+            ] as $wrong
+        ) {
+            $this->call('GET', '/api/measuring/'.$wrong);
+            self::assertResponseStatusCodeSame(422, $wrong);
+        }
+    }
+
     public function testWhatCannotBeIsRefused(): void
     {
         $this->signIn('vera');

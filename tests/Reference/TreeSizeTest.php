@@ -6,7 +6,9 @@ namespace App\Tests\Reference;
 
 use Hylognosis\Measure\ChampionPoints;
 use Hylognosis\Measure\Length;
+use Hylognosis\Measure\RingCount;
 use Hylognosis\Measure\TreeSize;
+use Hylognosis\Measure\TwigYears;
 use PHPUnit\Framework\TestCase;
 
 /** Heights, thickness and lean, by hand: right triangles, and the rules of the handbooks (memory). */
@@ -84,5 +86,31 @@ final class TreeSizeTest extends TestCase
         self::assertEqualsWithDelta(440.25, $other->points, 1e-9);
         self::assertFalse($one->leads($other));
         self::assertTrue($one->leads($points(245, 104, 117)));
+    }
+
+    /** By hand: 60 rings on 20 cm leave 5 cm of 15 rings at their mean width, half as many or twice as many. */
+    public function testRingsThatDoNotReachTheMiddle(): void
+    {
+        self::assertSame(
+            [(int) floor(60 - 1.8 + 7.5), (int) ceil(60 + 1.8 + 30)],
+            RingCount::age(60, Length::ofMetres(0.2), Length::ofMetres(0.25)),
+        );
+        self::assertSame([58, 62], RingCount::age(60, Length::ofMetres(0.25), Length::ofMetres(0.25)));
+        self::assertSame([1, 2], RingCount::age(1, Length::ofMetres(0.01), Length::ofMetres(0.01)));
+        $this->expectException(\InvalidArgumentException::class);
+        RingCount::age(60, Length::ofMetres(0.26), Length::ofMetres(0.25));
+    }
+
+    /** One ring scar to the next is one season (common practice); what still grows is no whole season. */
+    public function testATwigTellsItsYears(): void
+    {
+        $pieces = array_map(static fn (float $mm): Length => Length::ofMetres($mm / 1000), [30.0, 120.0, 90.0, 105.0]);
+        $twig = TwigYears::of($pieces, true);
+        self::assertSame(4, $twig->years);
+        self::assertEqualsWithDelta(0.105, $twig->middle->metres(), 1e-12);
+        self::assertEqualsWithDelta(120 / 105, $twig->last, 1e-12);
+        self::assertEqualsWithDelta(0.0975, TwigYears::of($pieces, false)->middle->metres(), 1e-12);
+        $this->expectException(\InvalidArgumentException::class);
+        TwigYears::of([Length::ofMetres(0.03)], true);
     }
 }

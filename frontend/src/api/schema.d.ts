@@ -1266,6 +1266,167 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/measuring/stems": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_measuring_stems"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring/height/angles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_measuring_angles"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring/height/stick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_measuring_stick"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring/height/shadow": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_measuring_shadow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring/spread": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_measuring_spread"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring/lean": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_measuring_lean"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring/points": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Points as the American register of champion trees gives them, and whether a lead is one. */
+        get: operations["get_app_reckoning_measuring_points"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring/age": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_measuring_age"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring/rings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_measuring_rings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/measuring/twig": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_reckoning_measuring_twig"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reckoning/drying": {
         parameters: {
             query?: never;
@@ -2851,6 +3012,175 @@ export interface components {
              * @default null
              */
             pixelsPerMillimetre?: number | null;
+        };
+        /** @description Stems that come from one foot. */
+        StemsQuery: {
+            /** @description round each at breast height, cm, with spaces between */
+            girths: string;
+        };
+        /** @description A tree seen from some way off. */
+        AnglesQuery: {
+            /**
+             * Format: float
+             * @description level, from the eye to the trunk, m
+             */
+            distance: number;
+            /**
+             * Format: float
+             * @description degrees above level
+             */
+            top: number;
+            /**
+             * Format: float
+             * @description degrees above level; below 0 where the foot lies lower than the eye
+             */
+            foot: number;
+            /**
+             * @description the distance was paced, not taped
+             * @default false
+             */
+            paced?: boolean;
+        };
+        /** @description A stick that covers a tree. */
+        StickQuery: {
+            /**
+             * Format: float
+             * @description cm
+             */
+            stick: number;
+            /**
+             * Format: float
+             * @description from the eye to the stick, cm
+             */
+            near: number;
+            /**
+             * Format: float
+             * @description from the eye to the tree, m
+             */
+            far: number;
+        };
+        /** @description Two shadows side by side. */
+        ShadowQuery: {
+            /**
+             * Format: float
+             * @description height of what throws the one, m
+             */
+            pole: number;
+            /**
+             * Format: float
+             * @description its shadow, m
+             */
+            near: number;
+            /**
+             * Format: float
+             * @description shadow of the tree, m
+             */
+            far: number;
+        };
+        /** @description A crown from above. */
+        SpreadQuery: {
+            /**
+             * Format: float
+             * @description m
+             */
+            widest: number;
+            /**
+             * Format: float
+             * @description the way square to it, m
+             */
+            square: number;
+        };
+        /** @description A trunk that leans. */
+        LeanQuery: {
+            /**
+             * Format: float
+             * @description how far it is off the plumb line, m
+             */
+            aside: number;
+            /**
+             * Format: float
+             * @description at that height, m
+             */
+            height: number;
+        };
+        /** @description One large tree, and another it is compared with. */
+        PointsQuery: {
+            /**
+             * Format: float
+             * @description cm
+             */
+            girth: number;
+            /**
+             * Format: float
+             * @description m
+             */
+            height: number;
+            /**
+             * Format: float
+             * @description m
+             */
+            spread: number;
+            /**
+             * Format: float
+             * @description cm; 0: there is none
+             * @default 0
+             */
+            otherGirth?: number;
+            /**
+             * Format: float
+             * @description m
+             * @default 0
+             */
+            otherHeight?: number;
+            /**
+             * Format: float
+             * @description m
+             * @default 0
+             */
+            otherSpread?: number;
+        };
+        /** @description A tree whose girth is known. */
+        AgeQuery: {
+            /**
+             * Format: float
+             * @description cm
+             */
+            girth: number;
+            /**
+             * Format: float
+             * @description years for each inch of diameter, at the least
+             */
+            low: number;
+            /**
+             * Format: float
+             * @description and at the most
+             */
+            high: number;
+        };
+        /** @description Rings on a part of the radius. */
+        RingsQuery: {
+            /** @description counted */
+            rings: number;
+            /**
+             * Format: float
+             * @description cm they lie on
+             */
+            over: number;
+            /**
+             * Format: float
+             * @description cm of the stem there, without bark
+             */
+            radius: number;
+        };
+        /** @description A twig with ring scars. */
+        TwigQuery: {
+            /** @description mm from scar to scar, the tip first, with spaces between */
+            pieces: string;
+            /**
+             * @description the piece at the tip still grows
+             * @default false
+             */
+            growing?: boolean;
         };
         /** @description Something is to be dried. */
         DryingQuery: {
@@ -5059,7 +5389,7 @@ export interface components {
             sources: string[];
         };
         /** @enum {string} */
-        FigureName: "grams" | "lost-grams" | "dry-percent" | "wet-percent" | "changes" | "left-percent" | "sugar-grams" | "boil-off-grams" | "metres" | "grams-for-a-metre" | "solid-cubic-metres" | "cords" | "kilowatt-hours" | "kilowatt-hours-of-a-kilogram" | "days" | "litres-of-oil" | "cubic-metres" | "doyle-feet" | "international-feet" | "posts" | "years" | "millimetres" | "cold-hours" | "hot-hours" | "price-of-a-kilowatt-hour" | "board-cubic-metres" | "slabs-stacked-cubic-metres" | "worth" | "worth-of-slabs" | "stem-cubic-metres" | "stem-likely-cubic-metres" | "stem-stacked-cubic-metres";
+        FigureName: "grams" | "lost-grams" | "dry-percent" | "wet-percent" | "changes" | "left-percent" | "sugar-grams" | "boil-off-grams" | "metres" | "grams-for-a-metre" | "solid-cubic-metres" | "cords" | "kilowatt-hours" | "kilowatt-hours-of-a-kilogram" | "days" | "litres-of-oil" | "cubic-metres" | "doyle-feet" | "international-feet" | "posts" | "years" | "millimetres" | "cold-hours" | "hot-hours" | "price-of-a-kilowatt-hour" | "board-cubic-metres" | "slabs-stacked-cubic-metres" | "worth" | "worth-of-slabs" | "diameter-centimetres" | "girth-centimetres" | "height-metres" | "height-between-metres" | "spread-metres" | "lean-degrees" | "points" | "points-between" | "other-points" | "lead" | "no-lead" | "age-years" | "ring-years" | "twig-years" | "year-growth-millimetres" | "last-year-times" | "stem-cubic-metres" | "stem-likely-cubic-metres" | "stem-stacked-cubic-metres";
         /** @description One figure. */
         FigureFoundView: {
             /** @description what it is */
@@ -9697,6 +10027,364 @@ export interface operations {
                 };
             };
             /** @description No such weight. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_measuring_stems: {
+        parameters: {
+            query: {
+                /** @description round each at breast height, cm, with spaces between */
+                girths: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be measured so. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_measuring_angles: {
+        parameters: {
+            query: {
+                /** @description level, from the eye to the trunk, m */
+                distance: number;
+                /** @description degrees above level */
+                top: number;
+                /** @description degrees above level; below 0 where the foot lies lower than the eye */
+                foot: number;
+                /** @description the distance was paced, not taped */
+                paced?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be measured so. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_measuring_stick: {
+        parameters: {
+            query: {
+                /** @description cm */
+                stick: number;
+                /** @description from the eye to the stick, cm */
+                near: number;
+                /** @description from the eye to the tree, m */
+                far: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be measured so. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_measuring_shadow: {
+        parameters: {
+            query: {
+                /** @description height of what throws the one, m */
+                pole: number;
+                /** @description its shadow, m */
+                near: number;
+                /** @description shadow of the tree, m */
+                far: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be measured so. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_measuring_spread: {
+        parameters: {
+            query: {
+                /** @description m */
+                widest: number;
+                /** @description the way square to it, m */
+                square: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be measured so. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_measuring_lean: {
+        parameters: {
+            query: {
+                /** @description how far it is off the plumb line, m */
+                aside: number;
+                /** @description at that height, m */
+                height: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be measured so. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_measuring_points: {
+        parameters: {
+            query: {
+                /** @description cm */
+                girth: number;
+                /** @description m */
+                height: number;
+                /** @description m */
+                spread: number;
+                /** @description cm; 0: there is none */
+                otherGirth?: number;
+                /** @description m */
+                otherHeight?: number;
+                /** @description m */
+                otherSpread?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be measured so. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_measuring_age: {
+        parameters: {
+            query: {
+                /** @description cm */
+                girth: number;
+                /** @description years for each inch of diameter, at the least */
+                low: number;
+                /** @description and at the most */
+                high: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be measured so. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_measuring_rings: {
+        parameters: {
+            query: {
+                /** @description counted */
+                rings: number;
+                /** @description cm they lie on */
+                over: number;
+                /** @description cm of the stem there, without bark */
+                radius: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be measured so. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_reckoning_measuring_twig: {
+        parameters: {
+            query: {
+                /** @description mm from scar to scar, the tip first, with spaces between */
+                pieces: string;
+                /** @description the piece at the tip still grows */
+                growing?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresFoundView"];
+                };
+            };
+            /** @description Nothing can be measured so. */
             422: {
                 headers: {
                     [name: string]: unknown;

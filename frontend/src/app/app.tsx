@@ -23,6 +23,7 @@ const PlanPage = lazy(() => import("../features/year/plan"));
 const Walk = lazy(() => import("../features/year/walk"));
 const Phenology = lazy(() => import("../features/year/phenology"));
 const Reckoning = lazy(() => import("../features/reckoning/index"));
+const Measure = lazy(() => import("../features/reckoning/measure"));
 const Recipes = lazy(() => import("../features/recipes/index"));
 const RecipePage = lazy(() => import("../features/recipes/page"));
 const Trials = lazy(() => import("../features/trials/index"));
@@ -120,6 +121,7 @@ export function App() {
             <Route path="/recipes/:id" element={<RecipePage />} />
             <Route path="/trials" element={<Trials />} />
             <Route path="/woods" element={<WoodBook />} />
+            <Route path="/measure" element={<Measure />} />
             <Route path="/harvests" element={<HarvestLog />} />
             <Route path="/harvests/several" element={<SeveralTrees />} />
             <Route path="/batches" element={<Batches />} />

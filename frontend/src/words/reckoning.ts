@@ -5,6 +5,7 @@ type Figure = Schemas["FigureFoundView"];
 
 /** To so many figures as anybody can use. */
 const short = (n: number): string => Number(n.toPrecision(n >= 100 ? 3 : 2)).toLocaleString("en-GB", { maximumFractionDigits: 3 });
+const tenths = (n: number): string => n.toFixed(1);
 const from = (f: Figure, times = 1): string => (f.least === f.most ? short(f.most * times) : `${short(f.least * times)} to ${short(f.most * times)}`);
 
 /** A figure as a sentence of its own, in the reader's units. */
@@ -56,6 +57,44 @@ export function figureWords(f: Figure, imperial: boolean): string {
       return f.most === 0 ? "It gives no post of that size." : `Posts: ${from(f)}.`;
     case "years":
       return `In the ground they stand some ${f.least} to ${f.most} years: thin ones less, thick ones more.`;
+    case "diameter-centimetres":
+      return imperial ? `As one trunk it is ${from(f, 1 / 2.54)} in across.` : `As one trunk it is ${from(f)} cm across.`;
+    case "girth-centimetres":
+      return imperial ? `And ${from(f, 1 / 2.54)} in round.` : `And ${from(f)} cm round.`;
+    case "height-metres":
+      return imperial ? `It is ${tenths(f.most / 0.3048)} ft high.` : `It is ${tenths(f.most)} m high.`;
+    case "height-between-metres":
+      return imperial
+        ? `Nineteen times of twenty ${tenths(f.least / 0.3048)} to ${tenths(f.most / 0.3048)} ft.`
+        : `Nineteen times of twenty ${tenths(f.least)} to ${tenths(f.most)} m.`;
+    case "spread-metres":
+      return imperial ? `The crown is ${from(f, 1 / 0.3048)} ft wide in the mean.` : `The crown is ${from(f)} m wide in the mean.`;
+    case "lean-degrees":
+      return `It leans by ${from(f)} degrees.`;
+    case "points":
+      return `Points: ${Math.round(f.most * 100) / 100}.`;
+    case "points-between":
+      return `Nineteen times of twenty ${Math.round(f.least)} to ${Math.round(f.most)}: the tape, the height and the spread are off by something.`;
+    case "other-points":
+      return `The other has ${Math.round(f.most * 100) / 100}.`;
+    case "lead":
+      return `${f.most > 0 ? "It leads" : "The other leads"} by ${short(Math.abs(f.most))}, more than both may be off.`;
+    case "no-lead":
+      return f.most === 0 ? "They have the same." : `That is no lead: ${short(Math.abs(f.most))} points are less than both may be off.`;
+    case "age-years":
+      return `Some ${Math.round(f.least)} to ${Math.round(f.most)} years, by a rule of thumb: on poor ground it is older.`;
+    case "ring-years":
+      return `Some ${f.least} to ${f.most} years at that height. Add what it took to grow so high.`;
+    case "twig-years":
+      return `${f.most} seasons are on it.`;
+    case "year-growth-millimetres":
+      return imperial ? `The middle season grew ${from(f, 1 / 25.4)} in.` : `The middle season grew ${from(f)} mm.`;
+    case "last-year-times":
+      return f.most < 0.67
+        ? `The last whole season was ${short(f.most)} times that: something held it back.`
+        : f.most > 1.5
+          ? `The last whole season was ${short(f.most)} times that: it has got light or room.`
+          : `The last whole season was ${short(f.most)} times that.`;
     case "cold-hours":
       return `Below 10 °C it takes some ${from(f, 1 / 24)} days in all.`;
     case "hot-hours":

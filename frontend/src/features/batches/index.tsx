@@ -31,6 +31,9 @@ export default function Batches() {
         <Link to="/reckon" className="inline-flex min-h-11 items-center underline underline-offset-4">
           Reckon
         </Link>
+        <Link to="/measure" className="inline-flex min-h-11 items-center underline underline-offset-4">
+          Measure
+        </Link>
         <Link to="/trials" className="inline-flex min-h-11 items-center underline underline-offset-4">
           Trials
         </Link>

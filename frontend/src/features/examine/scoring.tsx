@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import type { Character } from "../../api/client";
 import { Glyph } from "../../plates/glyphs";
 import { Button, Choice, fieldClass } from "../../ui/controls";
@@ -54,6 +55,9 @@ export function Scoring({ character }: { character: Character }) {
           {character.kind !== "count" && (
             <div className="mt-5 flex flex-wrap gap-2">
               <FromGauge unit={shownUnit(character, units)} onRead={(number) => set({ numbers: `${draft.numbers} ${number}`.trim() })} />
+              <Link to="/measure" className="inline-flex min-h-11 items-center text-sm underline">
+                How trees are measured
+              </Link>
               <FromPicture
                 character={character}
                 unit={shownUnit(character, units)}

@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import type { Schemas } from "../../api/client";
 import { Field, fieldClass } from "../../ui/controls";
 import { SEX } from "../../words/trees";
@@ -150,6 +151,9 @@ export function HarvestFields(p: { system: Schemas["Units"]; typed: Typed; onCha
           </>
         )}
       </div>
+      <Link to="/measure" className="inline-flex min-h-11 items-center text-sm underline">
+        Measure wood, height or girth
+      </Link>
       <div className="grid grid-cols-2 gap-3">
         <Field label="Others of its kind in sight">
           <select className={fieldClass} name="lone" value={t.lone} onChange={(e) => set({ lone: e.target.value as Typed["lone"] })}>

@@ -1,5 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
+import { Link } from "react-router";
 import { client, Problem, unwrap } from "../../api/client";
 import { Button, Field, fieldClass, Trouble } from "../../ui/controls";
 import { parseDecimal } from "../../words/numbers";
@@ -10,7 +11,7 @@ const INCH = 2.54;
 const FOOT = 0.3048;
 
 /** Girth, height, and how high the lowest twigs hang. */
-export function MeasureForm(p: { id: string; today: string; imperial: boolean; onKept: (page: TreePage) => void }) {
+export function MeasureForm(p: { id: string; tag: string; today: string; imperial: boolean; onKept: (page: TreePage) => void }) {
   const [on, setOn] = useState(p.today);
   const [text, setText] = useState({ girth: "", height: "", lowest: "", note: "" });
   const number = (given: string, factor: number): number | null => (given.trim() === "" ? null : (parseDecimal(given) ?? Number.NaN) * factor);
@@ -49,6 +50,9 @@ export function MeasureForm(p: { id: string; today: string; imperial: boolean; o
         <div className="flex-1">{field("girth", `Girth, ${p.imperial ? "inches" : "centimetres"}`)}</div>
         <FromGauge unit={p.imperial ? "in" : "cm"} onRead={(girth) => setText((t) => ({ ...t, girth }))} />
       </div>
+      <Link to={`/measure?tree=${p.id}&tag=${encodeURIComponent(p.tag)}`} className="inline-flex min-h-11 items-center underline">
+        Measure it by angles, a stick or shadows
+      </Link>
       <p className="text-sm text-faded">Round the trunk, 1.3 m above the ground on the upper side of the slope.</p>
       {field("height", `Height, ${p.imperial ? "feet" : "metres"}`)}
       {field("lowest", `Lowest living twigs above ground, ${p.imperial ? "feet" : "metres"}`)}

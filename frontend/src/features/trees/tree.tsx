@@ -200,7 +200,7 @@ function Shown({ page }: { page: TreePage }) {
         <TreeForm page={page} onKept={keep} onLeave={() => setAsking("")} />
       </Dialog>
       <Dialog open={asking === "measure"} onOpenChange={(o) => !o && setAsking("")} title={`Measure ${tree.tag}`}>
-        <MeasureForm id={tree.id} today={session?.today ?? ""} imperial={units === "imperial"} onKept={keep} />
+        <MeasureForm id={tree.id} tag={tree.tag} today={session?.today ?? ""} imperial={units === "imperial"} onKept={keep} />
       </Dialog>
       <Retag open={asking === "retag"} page={page} onKept={keep} onLeave={() => setAsking("")} />
       <Merge open={asking === "merge"} page={page} onKept={anew} onLeave={() => setAsking("")} />
