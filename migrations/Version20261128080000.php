@@ -11,7 +11,7 @@ final class Version20261128080000 extends PortableMigration
 {
     public function getDescription(): string
     {
-        return 'Batches are split, joined, tasted, photographed and done otherwise; harvests note sex and company; own measures are shared.';
+        return 'Batches are split, joined, tasted, photographed and done otherwise; harvests note sex and company; own measures and woods are shared.';
     }
 
     public function up(Schema $schema): void
@@ -28,6 +28,13 @@ final class Version20261128080000 extends PortableMigration
             'forgotten_at' => ['datetime_immutable', ['notnull' => false]], 'weighed_by_id' => $text(36),
         ]);
         self::points($measure, 'weighed_by_id', 'person');
+        $wood = self::table($schema, 'wood_note', [
+            'id' => $text(36), 'taxon' => $text(80), 'work' => $text(8), 'ease' => ['string', ['length' => 4, 'notnull' => false]],
+            'density' => ['float', ['notnull' => false]], 'note' => $text(300), 'taken_back_at' => ['datetime_immutable', ['notnull' => false]],
+            'recorded_at' => ['datetime_immutable'], 'found_by_id' => $text(36),
+        ]);
+        $wood->addIndex(['taxon', 'recorded_at'], 'wood_note_taxon');
+        self::points($wood, 'found_by_id', 'person');
         foreach (['batch' => ['split_from_id', 'joined_into_id'], 'picture' => ['batch_id']] as $table => $columns) {
             foreach ($columns as $column) {
                 $this->addSql("ALTER TABLE $table ADD COLUMN $column VARCHAR(36) DEFAULT NULL REFERENCES batch (id)");

@@ -39,6 +39,8 @@ use App\School\School;
 use App\Season\CropNote;
 use App\Season\PlannedDay;
 use App\Season\TreeEvent;
+use App\Species\WoodNote;
+use App\Species\WoodWork;
 use App\Storage\SettingRepository;
 use App\Trees\Exposure;
 use App\Trees\Gone;
@@ -69,6 +71,7 @@ use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Measure\AmountUnit;
 use Hylognosis\Measure\CalendarDay;
+use Hylognosis\Processing\Ease;
 use Hylognosis\Season\SeasonalEvent;
 use Hylognosis\Wording\English;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -175,6 +178,7 @@ final readonly class DemoSchool
                     BatchStep::class,
                     BatchSource::class,
                     OwnMeasure::class,
+                    WoodNote::class,
                     Trial::class,
                     CropNote::class,
                     PlannedDay::class,
@@ -430,6 +434,20 @@ final readonly class DemoSchool
                     $node->number('amount', 0, 1000),
                     $node->word('unit', AmountUnit::class),
                     CalendarDay::parse($node->text('on'))->modify('17:00'),
+                    $people[$node->text('by')],
+                ),
+            );
+        }
+        foreach ($school->children('woods') as $node) {
+            $this->entities->persist(
+                new WoodNote(
+                    Uuid::v7()->toRfc4122(),
+                    $node->text('taxon'),
+                    $node->word('work', WoodWork::class),
+                    $node->has('ease') ? $node->word('ease', Ease::class) : null,
+                    $node->has('density') ? $node->number('density', 80, 1400) : null,
+                    $node->optionalText('note'),
+                    CalendarDay::parse($node->text('on'))->modify('16:00'),
                     $people[$node->text('by')],
                 ),
             );

@@ -13,7 +13,6 @@ use App\Species\View\FloraView;
 use App\Species\View\TaxonSummaryView;
 use App\Species\View\TaxonView;
 use App\Species\View\TermView;
-use App\Species\View\WoodView;
 use App\Web\ApiController;
 use App\Web\Refused;
 use Hylognosis\Flora\Flora;
@@ -56,18 +55,6 @@ final class FloraController extends ApiController
                 $this->library->names(),
             ),
         );
-    }
-
-    /** Woods of the flora this person works with, side by side. */
-    #[Route('/api/woods', methods: ['GET'])]
-    #[OA\Response(
-        response: 200,
-        description: 'The woods.',
-        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: WoodView::class))),
-    ),]
-    public function woods(#[CurrentUser] User $user): JsonResponse
-    {
-        return $this->json(WoodBook::of($this->library->flora($user->flora)));
     }
 
     #[Route('/api/flora', methods: ['GET'])]

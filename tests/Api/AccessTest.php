@@ -11,6 +11,7 @@ use App\Harvest\OwnMeasure;
 use App\Season\CropNote;
 use App\Season\PlannedDay;
 use App\Season\TreeEvent;
+use App\Species\WoodNote;
 use App\Trials\Trial;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Request;
@@ -173,7 +174,13 @@ final class AccessTest extends ApiTestCase
             ['name' => 'my basket of haws', 'amount' => 1.4, 'unit' => 'kg'],
         ],
         'app_harvest_measure_forget' => ['instructors', '/api/measures/{measure}'],
-        'app_species_flora_woods' => ['readers', '/api/woods'],
+        'app_species_wood_woods' => ['readers', '/api/woods'],
+        'app_species_wood_note' => [
+            'people',
+            '/api/woods/notes',
+            ['id' => '{random}', 'taxon' => 'tilia-cordata', 'work' => 'carve', 'ease' => 'easy'],
+        ],
+        'app_species_wood_takeback' => ['instructors', '/api/woods/notes/{wood}'],
         'app_trials_trial_all' => ['readers', '/api/trials'],
         'app_trials_trial_record' => [
             'people',
@@ -428,7 +435,7 @@ final class AccessTest extends ApiTestCase
         return \is_string($id) ? $id : self::fail('Nothing is left of '.$tag);
     }
 
-    /** @param class-string<TreeEvent|CropNote|PlannedDay|Batch|BatchUnit|OwnMeasure|Trial> $what */
+    /** @param class-string<TreeEvent|CropNote|PlannedDay|Batch|BatchUnit|OwnMeasure|Trial|WoodNote> $what */
     private function oneOf(string $what, string $who): string
     {
         $found = self::getContainer()
@@ -478,6 +485,7 @@ final class AccessTest extends ApiTestCase
             '{trial}' => $this->oneOf(Trial::class, 'marta'),
             '{harvest}' => $this->harvestOf('M-01'),
             '{batch}' => $this->oneOf(Batch::class, 'marta'),
+            '{wood}' => $this->oneOf(WoodNote::class, 'jonas'),
             '{measure}' => $this->oneOf(OwnMeasure::class, 'marta'),
             '{unit}' => $this->oneOf(BatchUnit::class, 'jonas'),
             '{note}' => $this->oneOf(CropNote::class, 'marta'),

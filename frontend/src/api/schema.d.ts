@@ -1934,23 +1934,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/woods": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Woods of the flora this person works with, side by side. */
-        get: operations["get_app_species_flora_woods"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/flora": {
         parameters: {
             query?: never;
@@ -2028,6 +2011,56 @@ export interface paths {
         /** Somebody who may decide says what they think of one line. A doubt takes effect with the next look. */
         post: operations["post_app_species_review_review"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/woods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_species_wood_woods"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/woods/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a piece worked, or what it weighed. */
+        post: operations["post_app_species_wood_note"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/woods/notes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** It stays on record, and counts no more. */
+        delete: operations["delete_app_species_wood_takeback"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3232,6 +3265,7 @@ export interface components {
              */
             left?: number;
             /**
+             * @description of the oak: white, red, or empty where it is not known
              * @default
              * @enum {string}
              */
@@ -3322,6 +3356,7 @@ export interface components {
             perDay?: number;
             /**
              * Format: float
+             * @description of a stacked cubic metre, in one’s own money; 0: not known
              * @default 0
              */
             price?: number;
@@ -3362,11 +3397,13 @@ export interface components {
             class?: number;
             /**
              * Format: float
+             * @description price of a board foot, in one’s own money
              * @default 0
              */
             perFoot?: number;
             /**
              * Format: float
+             * @description price of a stacked cubic metre of firewood
              * @default 0
              */
             perStacked?: number;
@@ -3576,6 +3613,40 @@ export interface components {
             verdict: components["schemas"]["ReviewVerdict"];
             /**
              * @description what was seen otherwise; wanted with a doubt
+             * @default
+             */
+            note?: string;
+        };
+        /** @enum {string} */
+        WoodWork: "split" | "bend" | "carve" | "weigh";
+        /** @enum {string} */
+        Ease: "easy" | "fair" | "hard";
+        /** @description What somebody found of a wood. */
+        NewWoodNote: {
+            /** @description made by whoever records it, a UUID */
+            id: string;
+            /** @description of the flora of whoever records it */
+            taxon: string;
+            work: components["schemas"]["WoodWork"];
+            /**
+             * @description how it took to it; where it was weighed: none
+             * @default null
+             */
+            ease?: components["schemas"]["Ease"] | null;
+            /**
+             * Format: float
+             * @description a piece weighs, air dry; where it was worked: none
+             * @default null
+             */
+            grams?: number | null;
+            /**
+             * Format: float
+             * @description of that piece
+             * @default null
+             */
+            cubicCentimetres?: number | null;
+            /**
+             * @description in words
              * @default
              */
             note?: string;
@@ -6174,45 +6245,6 @@ export interface components {
             /** @description why its files are not the edition in use; empty where they are */
             problem: string;
         };
-        /** @description What the wood of a kind is like. What nobody has written down is null, and is not known. */
-        WoodView: {
-            /** @description id of the kind */
-            taxon: string;
-            /** @description its common name */
-            name: string;
-            /** @description its scientific name */
-            latin: string;
-            /** @description what its wood is taken for */
-            uses: string[];
-            /**
-             * Format: float
-             * @description air dry, kg in a cubic metre
-             */
-            densityLeast?: number | null;
-            /**
-             * Format: float
-             * @description the same
-             */
-            densityMost?: number | null;
-            /**
-             * Format: float
-             * @description air dry, kWh in a stacked cubic metre
-             */
-            heatLeast?: number | null;
-            /**
-             * Format: float
-             * @description the same
-             */
-            heatMost?: number | null;
-            /** @description of the heartwood in the ground, 1 lasts longest, 5 least */
-            decayClass?: number | null;
-            /** @description years a thin post stands */
-            groundLeast?: number | null;
-            /** @description the same */
-            groundMost?: number | null;
-            /** @description what of its wood may be taken, in words */
-            parts: string[];
-        };
         /** @enum {string} */
         CharacterKind: "states" | "ordered-states" | "number" | "count";
         /** @description One value a character can take. */
@@ -6611,6 +6643,84 @@ export interface components {
             doubted: number;
             /** @description those that state something, deadly ones first */
             taxa: components["schemas"]["ReviewTaxonView"][];
+        };
+        /** @description What somebody at the school found of a wood. */
+        WoodNoteView: {
+            /** @description of the note */
+            id: string;
+            work: components["schemas"]["WoodWork"];
+            /** @description how it took to it */
+            ease?: components["schemas"]["Ease"] | null;
+            /**
+             * Format: float
+             * @description air dry, kg in a cubic metre, as it was weighed
+             */
+            density?: number | null;
+            /** @description in words */
+            note: string;
+            /** @description moment, RFC 3339 */
+            at: string;
+            /** @description who found it */
+            by: string;
+        };
+        /** @description What the wood of a kind is like. What nobody has written down is null, and is not known. */
+        WoodView: {
+            /** @description id of the kind */
+            taxon: string;
+            /** @description its common name */
+            name: string;
+            /** @description its scientific name */
+            latin: string;
+            /** @description what its wood is taken for */
+            uses: string[];
+            /**
+             * Format: float
+             * @description air dry, kg in a cubic metre
+             */
+            densityLeast?: number | null;
+            /**
+             * Format: float
+             * @description the same
+             */
+            densityMost?: number | null;
+            /**
+             * Format: float
+             * @description air dry, kWh in a stacked cubic metre
+             */
+            heatLeast?: number | null;
+            /**
+             * Format: float
+             * @description the same
+             */
+            heatMost?: number | null;
+            /** @description of the heartwood in the ground, 1 lasts longest, 5 least */
+            decayClass?: number | null;
+            /** @description years a thin post stands */
+            groundLeast?: number | null;
+            /** @description the same */
+            groundMost?: number | null;
+            /** @description what of its wood may be taken, in words */
+            parts: string[];
+            /** @description shrinks along the rings from green to dry, percent from and to */
+            along?: number[] | null;
+            /** @description across them */
+            across?: number[] | null;
+            splits?: components["schemas"]["Ease"] | null;
+            /** @description in steam, of straight green wood */
+            bends?: components["schemas"]["Ease"] | null;
+            carves?: components["schemas"]["Ease"] | null;
+            /** @description catches though it is damp */
+            lightsWet: boolean;
+            /** @description in words; empty: of nothing in particular, or not known */
+            smell: string;
+            /** @description close, without taste, and no poison is known in it */
+            spoons: boolean;
+            /** @description never for spoons, skewers, boards or smoke */
+            notForFood: boolean;
+            /** @description green */
+            floats?: boolean | null;
+            /** @description what the school found, the last first */
+            notes: components["schemas"]["WoodNoteView"][];
         };
         /** @description How often something may be taken at a place in a year, and how often it was. */
         QuotaView: {
@@ -10474,6 +10584,7 @@ export interface operations {
                 water: number;
                 /** @description percent of the bitterness that may be left */
                 left?: number;
+                /** @description of the oak: white, red, or empty where it is not known */
                 group?: "" | "white" | "red";
             };
             header?: never;
@@ -10625,6 +10736,7 @@ export interface operations {
                 resinous?: boolean;
                 /** @description kWh that are burnt in a day; 0: nobody says */
                 perDay?: number;
+                /** @description of a stacked cubic metre, in one’s own money; 0: not known */
                 price?: number;
             };
             header?: never;
@@ -10668,7 +10780,9 @@ export interface operations {
                 face?: number;
                 /** @description of the heartwood in the ground, 1 to 5; 0: not known */
                 class?: number;
+                /** @description price of a board foot, in one’s own money */
                 perFoot?: number;
+                /** @description price of a stacked cubic metre of firewood */
                 perStacked?: number;
             };
             header?: never;
@@ -11641,26 +11755,6 @@ export interface operations {
             };
         };
     };
-    get_app_species_flora_woods: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The woods. */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WoodView"][];
-                };
-            };
-        };
-    };
     get_app_species_flora_flora: {
         parameters: {
             query?: {
@@ -11822,6 +11916,90 @@ export interface operations {
             };
             /** @description A doubt without a word; nothing was stored. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_species_wood_woods: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Woods of the flora this person works with, side by side. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WoodView"][];
+                };
+            };
+        };
+    };
+    post_app_species_wood_note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewWoodNote"];
+            };
+        };
+        responses: {
+            /** @description Woods of the flora this person works with, side by side. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WoodView"][];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_species_wood_takeback: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Woods of the flora this person works with, side by side. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WoodView"][];
+                };
+            };
+            /** @description No such note. */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

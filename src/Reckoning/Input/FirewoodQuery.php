@@ -15,6 +15,7 @@ final readonly class FirewoodQuery
      * @param float $water    percent, of all of it
      * @param bool  $resinous a conifer
      * @param float $perDay   kWh that are burnt in a day; 0: nobody says
+     * @param float $price of a stacked cubic metre, in one’s own money; 0: not known
      */
     public function __construct(
         #[Assert\Range(min: 0.01, max: 10_000)] public float $stacked,

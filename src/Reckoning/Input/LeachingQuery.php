@@ -13,6 +13,7 @@ final readonly class LeachingQuery
      * @param float $meal  grams, dry
      * @param float $water grams to each change
      * @param float $left  percent of the bitterness that may be left
+     * @param string $group of the oak: white, red, or empty where it is not known
      */
     public function __construct(
         #[Assert\Range(min: 1, max: 1e7)] public float $meal,

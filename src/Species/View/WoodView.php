@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Species\View;
 
+use Hylognosis\Processing\Ease;
+
 /** What the wood of a kind is like. What nobody has written down is null, and is not known. */
 final readonly class WoodView
 {
@@ -20,6 +22,15 @@ final readonly class WoodView
      * @param int|null     $groundLeast  years a thin post stands
      * @param int|null     $groundMost   the same
      * @param list<string> $parts        what of its wood may be taken, in words
+     * @param list<float>|null $along     shrinks along the rings from green to dry, percent from and to
+     * @param list<float>|null $across    across them
+     * @param Ease|null    $bends        in steam, of straight green wood
+     * @param bool         $lightsWet    catches though it is damp
+     * @param string       $smell        in words; empty: of nothing in particular, or not known
+     * @param bool         $spoons       close, without taste, and no poison is known in it
+     * @param bool         $notForFood   never for spoons, skewers, boards or smoke
+     * @param bool|null    $floats       green
+     * @param list<WoodNoteView> $notes  what the school found, the last first
      */
     public function __construct(
         public string $taxon,
@@ -34,6 +45,17 @@ final readonly class WoodView
         public ?int $groundLeast,
         public ?int $groundMost,
         public array $parts,
+        public ?array $along,
+        public ?array $across,
+        public ?Ease $splits,
+        public ?Ease $bends,
+        public ?Ease $carves,
+        public bool $lightsWet,
+        public string $smell,
+        public bool $spoons,
+        public bool $notForFood,
+        public ?bool $floats,
+        public array $notes,
     ) {
     }
 }

@@ -5,18 +5,30 @@ import { useSession, woodQuery } from "../../api/queries";
 import { Choice, Loading, Name, Sideways, Trouble } from "../../ui/controls";
 import { PageHead } from "../../ui/page-head";
 import { capital } from "../../words/text";
+import { OwnWood } from "./own-wood";
 
 type Wood = Schemas["WoodView"];
+
+const EASE: Record<Schemas["Ease"], string> = { easy: "easily", fair: "fairly", hard: "badly" };
+const WORK: Record<Schemas["WoodWork"], string> = { split: "Split", bend: "Bent", carve: "Carved", weigh: "Weighed" };
+const rank = (ease: Schemas["Ease"] | null | undefined): number => (ease === "easy" ? 0 : ease === "fair" ? 1 : ease === "hard" ? 2 : 3);
 
 /** What the wood must do, and by which figure the better ones stand first. */
 const TASKS = {
   all: { label: "anything", fits: () => true, order: (w: Wood) => -(w.densityMost ?? 0) },
   fuel: { label: "burn hot", fits: (w: Wood) => w.uses.includes("fuel"), order: (w: Wood) => -(w.heatMost ?? 0) },
   fire: { label: "light", fits: (w: Wood) => w.uses.includes("fire"), order: (w: Wood) => w.densityMost ?? 9999 },
-  posts: { label: "last in the ground", fits: (w: Wood) => w.uses.includes("posts"), order: (w: Wood) => w.decayClass ?? 9 },
-  carving: { label: "carve", fits: (w: Wood) => w.uses.includes("carving"), order: (w: Wood) => w.densityMost ?? 9999 },
-  craft: { label: "handles, bending, building", fits: (w: Wood) => w.uses.includes("craft"), order: (w: Wood) => -(w.densityMost ?? 0) },
+  lights: { label: "light though it is wet", fits: (w: Wood) => w.lightsWet, order: (w: Wood) => w.densityMost ?? 9999 },
   smoke: { label: "smoke", fits: (w: Wood) => w.uses.includes("smoke"), order: (w: Wood) => -(w.densityMost ?? 0) },
+  splits: { label: "split", fits: (w: Wood) => w.splits === "easy" || w.splits === "fair", order: (w: Wood) => rank(w.splits) },
+  bends: { label: "bend", fits: (w: Wood) => w.bends === "easy" || w.bends === "fair", order: (w: Wood) => rank(w.bends) },
+  carving: { label: "carve", fits: (w: Wood) => w.carves === "easy" || w.carves === "fair", order: (w: Wood) => rank(w.carves) },
+  spoons: { label: "make spoons", fits: (w: Wood) => w.spoons && !w.notForFood, order: (w: Wood) => rank(w.carves) },
+  craft: { label: "make handles", fits: (w: Wood) => w.uses.includes("craft"), order: (w: Wood) => -(w.densityMost ?? 0) },
+  posts: { label: "last in the ground", fits: (w: Wood) => w.uses.includes("posts"), order: (w: Wood) => w.decayClass ?? 9 },
+  floats: { label: "float, green", fits: (w: Wood) => w.floats === true, order: (w: Wood) => w.densityMost ?? 9999 },
+  still: { label: "move little", fits: (w: Wood) => w.along != null, order: (w: Wood) => w.along?.[1] ?? 99 },
+  smells: { label: "smell", fits: (w: Wood) => w.smell !== "", order: (w: Wood) => -(w.densityMost ?? 0) },
 } as const;
 type Task = keyof typeof TASKS;
 
@@ -24,13 +36,15 @@ const stretch = (least: number | null | undefined, most: number | null | undefin
   least == null || most == null
     ? null
     : `${Math.round(least * times).toLocaleString("en-GB")}${least === most ? "" : ` to ${Math.round(most * times).toLocaleString("en-GB")}`} ${unit}`;
+const percents = ([least = 0, most = 0]: number[]) => (least === most ? `${most} %` : `${least} to ${most} %`);
 const known = (text: string | null) => (text === null ? <span className="text-faded">not known</span> : text);
 
 /** The woods of a flora, chosen by what they must do. */
 export default function WoodBook() {
   const [params, setParams] = useSearchParams();
   const wood = useQuery(woodQuery);
-  const imperial = useSession().data?.user?.units === "imperial";
+  const user = useSession().data?.user;
+  const [imperial, role] = [user?.units === "imperial", user?.role];
   const asked = params.get("for") as Task;
   const task: Task = asked in TASKS ? asked : "all";
   if (wood.isPending) return <Loading what="the woods" />;
@@ -39,7 +53,10 @@ export default function WoodBook() {
   const woods = wood.data.filter(fits).sort((a, b) => order(a) - order(b));
   return (
     <div className="mx-auto max-w-6xl px-4 py-5 wide:px-6">
-      <PageHead title="Woods" lead="By what the wood must do. The figures are the flora’s; what stands nowhere is not known, and is not nought." />
+      <PageHead
+        title="Woods"
+        lead="By what the wood must do. The figures are the flora’s, in grey what the school found; what stands nowhere is not known, and is not nought."
+      />
       <div className="mt-3 print:hidden">
         <Choice
           label="It must"
@@ -49,13 +66,15 @@ export default function WoodBook() {
         />
       </div>
       <Sideways label="Woods">
-        <table className="mt-3 w-full min-w-[46rem] text-left [&_td]:py-1.5 [&_td]:pr-3">
+        <table className="mt-3 w-full min-w-[64rem] text-left [&_td]:py-1.5 [&_td]:pr-3">
           <thead>
             <tr className="border-b border-ink text-sm">
               <th className="py-1 pr-3">Kind</th>
               <th className="pr-3">Density, air dry</th>
               <th className="pr-3">Heat, stacked and air dry</th>
               <th className="pr-3">In the ground</th>
+              <th className="pr-3">Shrinks, green to dry</th>
+              <th className="pr-3">Splits, bends, carves</th>
               <th>Taken of it</th>
             </tr>
           </thead>
@@ -79,12 +98,35 @@ export default function WoodBook() {
                   )}
                 </td>
                 <td>{known(w.decayClass == null ? null : `class ${w.decayClass}, some ${w.groundLeast} to ${w.groundMost} years`)}</td>
+                <td className="figures">
+                  {known(w.along == null ? null : `${percents(w.along)} along the rings${w.across ? `, ${percents(w.across)} across` : ""}`)}
+                </td>
+                <td>
+                  {known(
+                    w.splits || w.bends || w.carves
+                      ? [w.splits && `splits ${EASE[w.splits]}`, w.bends && `bends ${EASE[w.bends]}`, w.carves && `carves ${EASE[w.carves]}`]
+                          .filter(Boolean)
+                          .join(", ")
+                      : null,
+                  )}
+                  {w.smell && <span className="block text-sm">Smells {w.smell}</span>}
+                  {w.notForFood && <strong className="block text-sm text-berry">Never for spoons, boards or smoke</strong>}
+                  {w.notes.map((note) => (
+                    <span key={note.id} className="block text-sm text-faded">
+                      {WORK[note.work]}
+                      {note.ease && ` ${EASE[note.ease]}`}
+                      {note.density != null &&
+                        `, ${imperial ? `${Math.round(note.density * 0.0624279606)} lb/ft³` : `${Math.round(note.density)} kg/m³`}`}
+                      {note.note && `: ${note.note}`} ({note.by})
+                    </span>
+                  ))}
+                </td>
                 <td className="text-sm">{w.parts.join("; ")}</td>
               </tr>
             ))}
             {woods.length === 0 && (
               <tr>
-                <td colSpan={5} className="text-faded">
+                <td colSpan={7} className="text-faded">
                   Nothing this flora knows is taken for that.
                 </td>
               </tr>
@@ -92,6 +134,7 @@ export default function WoodBook() {
           </tbody>
         </table>
       </Sideways>
+      {role !== "guest" && <OwnWood woods={wood.data} imperial={imperial} />}
       <p className="mt-3 text-sm text-faded">
         Years are of thin posts, and of the worse class where two are given. Never of yew, golden chain or black locust for spoons.
       </p>
