@@ -28,6 +28,11 @@ final class Version20261128080000 extends PortableMigration
             'forgotten_at' => ['datetime_immutable', ['notnull' => false]], 'weighed_by_id' => $text(36),
         ]);
         self::points($measure, 'weighed_by_id', 'person');
+        $recipe = self::table($schema, 'own_recipe', [
+            'id' => $text(36), 'recipe' => $text(60), 'hash' => $text(64), 'document' => ['json'], 'brought_at' => ['datetime_immutable'],
+            'laid_aside_at' => ['datetime_immutable', ['notnull' => false]], 'brought_by_id' => $text(36),
+        ]);
+        self::points($recipe, 'brought_by_id', 'person');
         $wood = self::table($schema, 'wood_note', [
             'id' => $text(36), 'taxon' => $text(80), 'work' => $text(8), 'ease' => ['string', ['length' => 4, 'notnull' => false]],
             'density' => ['float', ['notnull' => false]], 'note' => $text(300), 'taken_back_at' => ['datetime_immutable', ['notnull' => false]],

@@ -35,6 +35,7 @@ use App\Map\BaseMap;
 use App\Pictures\Album;
 use App\Pictures\Picture;
 use App\Pictures\PictureBytes;
+use App\Recipes\OwnRecipe;
 use App\School\School;
 use App\Season\CropNote;
 use App\Season\PlannedDay;
@@ -178,6 +179,7 @@ final readonly class DemoSchool
                     BatchStep::class,
                     BatchSource::class,
                     OwnMeasure::class,
+                    OwnRecipe::class,
                     WoodNote::class,
                     Trial::class,
                     CropNote::class,

@@ -11,12 +11,13 @@ use Hylognosis\Recipe\RecipeReader;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
-/** All recipes there are, from flora/recipes. */
+/** All recipes there are: those of flora/recipes, and those that were brought in. */
 final readonly class RecipeBook
 {
     public function __construct(
         #[Autowire('%kernel.project_dir%/flora/recipes')] private string $folder,
         #[Autowire(service: 'cache.flora')] private CacheItemPoolInterface $cache,
+        private ?MoreRecipes $more = null,
     ) {
     }
 
@@ -38,6 +39,9 @@ final readonly class RecipeBook
         if (null === $kept) {
             $this->cache->save($item->set($kept = $this->read($files)));
         }
+        // those that ship stand, whatever was brought in by their ids before they came
+        $kept += (new RecipeReader())->read(array_diff_key($this->more?->documents() ?? [], $kept));
+        uasort($kept, static fn (Recipe $a, Recipe $b): int => $a->name <=> $b->name);
 
         return $kept;
     }
@@ -69,7 +73,7 @@ final readonly class RecipeBook
             $document += $recipes;
         }
 
-        return $document;
+        return $document + ($this->more?->documents() ?? []);
     }
 
     /** @return list<string> */
@@ -96,7 +100,6 @@ final readonly class RecipeBook
                 $recipes[$id] = $recipe;
             }
         }
-        uasort($recipes, static fn (Recipe $a, Recipe $b): int => $a->name <=> $b->name);
 
         return $recipes;
     }

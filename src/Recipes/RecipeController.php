@@ -11,6 +11,7 @@ use App\Recipes\View\RecipeSummaryView;
 use App\Recipes\View\RecipeView;
 use App\Web\ApiController;
 use App\Web\Refused;
+use Hylognosis\Recipe\Recipe;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -22,8 +23,11 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[OA\Tag('recipes')]
 final class RecipeController extends ApiController
 {
-    public function __construct(private readonly RecipeBook $book, private readonly FloraLibrary $library)
-    {
+    public function __construct(
+        private readonly RecipeBook $book,
+        private readonly FloraLibrary $library,
+        private readonly OwnRecipeRepository $own,
+    ) {
     }
 
     #[Route('/api/recipes', methods: ['GET'])]
@@ -37,9 +41,11 @@ final class RecipeController extends ApiController
     ),]
     public function all(#[MapQueryParameter(validationFailedStatusCode: 422)] string $taxon = ''): JsonResponse
     {
+        $own = $this->own->inUse();
+
         return $this->json(
             array_map(
-                RecipeSummaryView::of(...),
+                static fn (Recipe $r): RecipeSummaryView => RecipeSummaryView::of($r, isset($own[$r->id])),
                 '' === $taxon ? array_values($this->book->all()) : $this->book->ofTaxon($taxon),
             ),
         );
@@ -91,6 +97,7 @@ final class RecipeController extends ApiController
                 $this->library->flora($user->flora),
                 array_values(array_filter($ways, is_string(...))),
                 $grams,
+                by: ($this->own->inUse()[$id] ?? null)->by->name ?? '',
             ),
         );
     }

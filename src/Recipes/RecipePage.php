@@ -29,6 +29,7 @@ final readonly class RecipePage
      * @param list<string> $ways  names of the ways taken, in the order of the partings
      * @param float|null   $grams that go in
      * @param array<int, float> $known grams that were weighed after a step
+     * @param string      $by    who brought it in; empty where it ships
      * @param non-empty-list<Step>|null $steps where others are taken than the book has
      */
     public static function of(
@@ -38,6 +39,7 @@ final readonly class RecipePage
         ?float $grams,
         array $known = [],
         ?array $steps = null,
+        string $by = '',
     ): RecipeView {
         $steps ??= $recipe->way($ways);
         $weighed = null === $grams ? null : Weighed::through($steps, $grams, $known);
@@ -70,6 +72,7 @@ final readonly class RecipePage
             $recipe->allergens,
             array_map(static fn (HistoricUse $u): HistoryView => new HistoryView($u->says, $u->who), $recipe->history),
             $recipe->sources,
+            $by,
         );
     }
 

@@ -238,6 +238,8 @@ final class AccessTest extends ApiTestCase
             '/api/recalls',
             ['what' => 'tree', 'about' => '{other}', 'because' => 'The leaf looks odd.'],
         ],
+        'app_recipes_ownrecipe_bring' => ['instructors', '/api/recipes/own', self::OWN_RECIPE],
+        'app_recipes_ownrecipe_layaside' => ['instructors', '/api/recipes/own/haw-leather-of-ours'],
         'app_recipes_recipe_all' => ['readers', '/api/recipes'],
         'app_recipes_recipe_document' => ['readers', '/api/recipes.json'],
         'app_recipes_recipe_recipe' => ['readers', '/api/recipes/acorn-meal'],
@@ -349,6 +351,20 @@ final class AccessTest extends ApiTestCase
             ['email' => 'tobias@orlebach.example', 'password' => \App\Demo\DemoSchool::PASSWORD],
         ],
     ];
+    private const OWN_RECIPE = <<<'YAML'
+    haw-leather-of-ours:
+      name: Haw leather, our way
+      use: food
+      of: [crataegus-monogyna/fruit]
+      per: haws
+      needs: [a sieve]
+      steps:
+        - {name: Mash, do: "Mash them raw with water.", takes: 20 min, beside: {water: 0.5}, until: "the stones swim free", left: 0.5–0.7}
+      keeping: [{as: leather, for: 3–6 months, where: dry, spoils: "It turns sticky."}]
+      cautions: ["The stones are not eaten."]
+      allergens: []
+      sources: [{source: own, place: the kitchen}]
+    YAML;
     /** Eight by eight points. */
     private const PICTURE = 'iVBORw0KGgoAAAANSUhEUgAAAAgAAAAICAAAAADhZOFXAAAADklEQVR4nGM4AQUMlDEACLEyAaio5RMAAAAASUVORK5CYII=';
     /** The first page, where there is a school already. */

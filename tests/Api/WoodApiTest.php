@@ -36,7 +36,7 @@ final class WoodApiTest extends ApiTestCase
         sort($unknown);
         self::assertSame(self::NOT_KNOWN, $unknown);
         foreach (self::POISONOUS as $kind) {
-            self::assertFalse($table[$kind]->spoons ?? false, $kind);
+            self::assertFalse(isset($table[$kind]) && $table[$kind]->spoons, $kind);
         }
         foreach ($table as $kind => $wood) {
             if (null !== $wood->along && null !== $wood->across) {

@@ -97,7 +97,7 @@ final class BordersTest
         ],
         'Hazards' => ['Library'],
         'Reckoning' => ['Account', 'Clock', 'Trees', 'Weather', 'Web'],
-        'Recipes' => ['Account', 'Library', 'Storage', 'Web'],
+        'Recipes' => ['Account', 'Clock', 'Library', 'Storage', 'Web'],
         'Species' => ['Account', 'Clock', 'Harvest', 'Library', 'Storage', 'Web'],
         'Demo' => [
             'Account',
@@ -108,6 +108,7 @@ final class BordersTest
             'Library',
             'Map',
             'Pictures',
+            'Recipes',
             'Running',
             'School',
             'Season',

@@ -11,6 +11,7 @@ use Hylognosis\Flora\Part;
 use Hylognosis\Recipe\Ingredient;
 use Hylognosis\Recipe\Recipe;
 use Hylognosis\Recipe\RecipeReader;
+use Hylognosis\Recipe\Soundness;
 use Hylognosis\Recipe\Step;
 use Hylognosis\Recipe\Weighed;
 use Opis\JsonSchema\Validator;
@@ -102,6 +103,7 @@ final class RecipeBookTest extends TestCase
         foreach (self::book()->all() as $id => $recipe) {
             $text = json_encode($recipe, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE);
             self::assertStringNotContainsStringIgnoringCase('safe to eat', $text, $id);
+            self::assertSame([], Soundness::faults($recipe, array_map(static fn (): bool => true, self::parts())));
             self::assertNotSame([], $recipe->cautions, $id);
             foreach (
                 [

@@ -1217,6 +1217,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recipes/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The body is a document of recipes, YAML or JSON, as flora/schema/recipes.schema.json says: all of it, or nothing. */
+        post: operations["post_app_recipes_ownrecipe_bring"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/own/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** What is being made by it goes on by the edition it was begun with. */
+        delete: operations["delete_app_recipes_ownrecipe_layaside"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes": {
         parameters: {
             query?: never;
@@ -5378,6 +5412,13 @@ export interface components {
             /** @description it was taken away, and can be put back */
             removed: boolean;
         };
+        /** @description What came of a document of recipes. */
+        BroughtInView: {
+            /** @description ids of those that are new, or another edition */
+            made: string[];
+            /** @description ids of those that stood there already */
+            same: string[];
+        };
         /** @description A recipe, in a list. */
         RecipeSummaryView: {
             /** @description of the recipe */
@@ -5388,6 +5429,8 @@ export interface components {
             use: string;
             /** @description parts it may be made of, as "taxon/part" */
             of: string[];
+            /** @description the school brought it in */
+            own: boolean;
         };
         /** @description A part something may be made of. */
         RecipePartView: {
@@ -5458,6 +5501,8 @@ export interface components {
             history: components["schemas"]["HistoryView"][];
             /** @description where it is from */
             sources: string[];
+            /** @description who at the school brought it in; empty where it ships */
+            by: string;
         };
         /** @enum {string} */
         FigureName: "grams" | "lost-grams" | "dry-percent" | "wet-percent" | "changes" | "left-percent" | "sugar-grams" | "boil-off-grams" | "metres" | "grams-for-a-metre" | "solid-cubic-metres" | "cords" | "kilowatt-hours" | "kilowatt-hours-of-a-kilogram" | "days" | "litres-of-oil" | "cubic-metres" | "doyle-feet" | "international-feet" | "posts" | "years" | "millimetres" | "cold-hours" | "hot-hours" | "price-of-a-kilowatt-hour" | "board-cubic-metres" | "slabs-stacked-cubic-metres" | "worth" | "worth-of-slabs" | "diameter-centimetres" | "girth-centimetres" | "height-metres" | "height-between-metres" | "spread-metres" | "lean-degrees" | "points" | "points-between" | "other-points" | "lead" | "no-lead" | "age-years" | "ring-years" | "twig-years" | "year-growth-millimetres" | "last-year-times" | "stem-cubic-metres" | "stem-likely-cubic-metres" | "stem-stacked-cubic-metres";
@@ -10050,6 +10095,88 @@ export interface operations {
                 };
             };
             /** @description There is no such thing, or it is covered. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_recipes_ownrecipe_bring: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/yaml": string;
+            };
+        };
+        responses: {
+            /** @description What was brought in. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtInView"];
+                };
+            };
+            /** @description An instructor does that. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something in it is wrong; nothing was brought in. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_recipes_ownrecipe_layaside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those of the school’s own that are left. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtInView"];
+                };
+            };
+            /** @description An instructor does that. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such recipe of the school’s own. */
             404: {
                 headers: {
                     [name: string]: unknown;

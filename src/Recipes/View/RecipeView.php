@@ -23,6 +23,7 @@ final readonly class RecipeView
      * @param list<string>         $allergens in it
      * @param list<HistoryView>    $history   what people said of it
      * @param list<string>         $sources   where it is from
+     * @param string $by who at the school brought it in; empty where it ships
      */
     public function __construct(
         public string $id,
@@ -40,6 +41,7 @@ final readonly class RecipeView
         public array $allergens,
         public array $history,
         public array $sources,
+        public string $by,
     ) {
     }
 }

@@ -17,7 +17,8 @@ final readonly class AgeQuery
     public function __construct(
         #[Assert\Range(min: 5, max: 5000)] public float $girth,
         #[Assert\Range(min: 0.5, max: 20)] public float $low,
-        #[Assert\Range(min: 0.5, max: 20)] #[Assert\GreaterThanOrEqual(propertyPath: 'low', message: 'It is no less than the least.'),]
+        #[Assert\Range(min: 0.5, max: 20)]
+        #[Assert\GreaterThanOrEqual(propertyPath: 'low', message: 'It is no less than the least.')]
         public float $high,
     ) {
     }

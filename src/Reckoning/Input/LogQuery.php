@@ -21,7 +21,8 @@ final readonly class LogQuery
      */
     public function __construct(
         #[Assert\Range(min: 1, max: 300)] public float $butt,
-        #[Assert\Range(min: 1, max: 300)] #[Assert\LessThanOrEqual(propertyPath: 'butt', message: 'No log is thicker at the top than at the butt.'),]
+        #[Assert\Range(min: 1, max: 300)]
+        #[Assert\LessThanOrEqual(propertyPath: 'butt', message: 'No log is thicker at the top than at the butt.')]
         public float $top,
         #[Assert\Range(min: 0.3, max: 30)] public float $length,
         #[Assert\Range(min: 0.3, max: 6)] public float $post = 2.2,

@@ -1,15 +1,17 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import { floraQuery, recipesQuery } from "../../api/queries";
+import { floraQuery, recipesQuery, useSession } from "../../api/queries";
 import { Loading, Trouble } from "../../ui/controls";
 import { PageHead } from "../../ui/page-head";
 import { USE } from "../../words/recipe";
+import { BringIn } from "./bring-in";
 
 /** All recipes, by what they are for. */
 export default function Recipes() {
   const recipes = useQuery(recipesQuery());
   const flora = useQuery(floraQuery());
+  const session = useSession().data;
   const [sought, setSought] = useState("");
   if (recipes.isPending) return <Loading what="the recipes" />;
   if (recipes.isError) return <Trouble error={recipes.error} retry={() => void recipes.refetch()} />;
@@ -38,6 +40,7 @@ export default function Recipes() {
                 <li key={r.id} className="rule-b">
                   <Link to={`/recipes/${r.id}`} className="block min-h-11 px-2 py-2 hover:bg-sheet">
                     <strong>{r.name}</strong>
+                    {r.own && <span className="text-sm"> · the school’s own</span>}
                     <span className="block text-sm text-faded">{r.kinds.join(", ")}</span>
                   </Link>
                 </li>
@@ -45,6 +48,7 @@ export default function Recipes() {
           </ul>
         </section>
       ))}
+      {session?.user?.role === "instructor" && <BringIn />}
       {found.length === 0 && <p className="py-4 text-faded">No recipe goes by that, of what this flora holds.</p>}
     </div>
   );

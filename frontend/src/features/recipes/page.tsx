@@ -1,6 +1,7 @@
-import { useQuery } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
-import { Link, useParams, useSearchParams } from "react-router";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { client, unwrap } from "../../api/client";
 import { recipeQuery, useSession } from "../../api/queries";
 import { Button, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
 import { parseDecimal } from "../../words/numbers";
@@ -19,6 +20,15 @@ export default function RecipePage() {
   const grams = Number(params.get("grams")) || null;
   const ways = params.getAll("way");
   const recipe = useQuery(recipeQuery(id, ways, grams));
+  const queries = useQueryClient();
+  const go = useNavigate();
+  const aside = useMutation({
+    mutationFn: () => unwrap(client.DELETE("/api/recipes/own/{id}", { params: { path: { id } } })),
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ["recipes"] });
+      go("/recipes");
+    },
+  });
   if (recipe.isPending) return <Loading what="the recipe" />;
   if (recipe.isError)
     return (
@@ -62,6 +72,17 @@ export default function RecipePage() {
           ))}
           {r.of.length === 0 && "kinds that the flora you work with does not hold"}. Only of what the gate has cleared.
         </p>
+        {r.by && (
+          <p className="mt-1 border-l-4 border-ochre pl-2">
+            The school’s own, brought in by {r.by}. Nobody but the school has read it.{" "}
+            {session?.user?.role === "instructor" && (
+              <Button tone="quiet" disabled={aside.isPending} onClick={() => aside.mutate()}>
+                Lay it aside
+              </Button>
+            )}
+          </p>
+        )}
+        {aside.error && <Trouble error={aside.error} />}
       </header>
       <div className="mt-3 grid gap-x-8 gap-y-3 wide:grid-cols-2">
         <Weight
