@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Library;
 
 use Hylognosis\Document\DocumentError;
+use Hylognosis\Document\Node;
 use Hylognosis\Document\YamlText;
+use Hylognosis\Recipe\Basic;
 use Hylognosis\Recipe\Recipe;
 use Hylognosis\Recipe\RecipeReader;
 use Psr\Cache\CacheItemPoolInterface;
@@ -42,6 +44,34 @@ final readonly class RecipeBook
         // those that ship stand, whatever was brought in by their ids before they came
         $kept += (new RecipeReader())->read(array_diff_key($this->more?->documents() ?? [], $kept));
         uasort($kept, static fn (Recipe $a, Recipe $b): int => $a->name <=> $b->name);
+
+        return $kept;
+    }
+
+    /**
+     * @return list<Basic> what recipes only name, from flora/basics.yaml
+     *
+     * @throws DocumentError if the file is not as it should be
+     */
+    public function basics(): array
+    {
+        $file = \dirname($this->folder).'/basics.yaml';
+        $item = $this->cache->getItem('basics'.filemtime($file).'-'.filesize($file));
+        /** @var list<Basic>|null $kept */
+        $kept = $item->get();
+        if (null === $kept) {
+            $root = Node::root(YamlText::ofFile($file), 'basics.yaml');
+            $root->onlyKnows(['basics']);
+            $kept = array_map(static function (Node $basic): Basic {
+                $basic->onlyKnows(['title', 'words', 'says']);
+                $words = $basic->texts('words');
+
+                return [] === $words
+                    ? throw DocumentError::at($basic->path.'.words', 'there must be at least one.')
+                    : new Basic($basic->text('title'), $words, $basic->text('says'));
+            }, $root->children('basics'));
+            $this->cache->save($item->set($kept));
+        }
 
         return $kept;
     }

@@ -97,6 +97,7 @@ final class RecipeController extends ApiController
                 $this->library->flora($user->flora),
                 array_values(array_filter($ways, is_string(...))),
                 $grams,
+                basics: $this->book->basics(),
                 by: ($this->own->inUse()[$id] ?? null)->by->name ?? '',
             ),
         );

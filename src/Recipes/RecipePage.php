@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Recipes;
 
+use App\Recipes\View\BasicView;
 use App\Recipes\View\HistoryView;
 use App\Recipes\View\IngredientView;
 use App\Recipes\View\KeepingView;
@@ -14,6 +15,7 @@ use App\Recipes\View\RecipeView;
 use App\Recipes\View\SpanView;
 use App\Recipes\View\WayView;
 use Hylognosis\Flora\Flora;
+use Hylognosis\Recipe\Basic;
 use Hylognosis\Recipe\Branch;
 use Hylognosis\Recipe\HistoricUse;
 use Hylognosis\Recipe\Ingredient;
@@ -29,6 +31,7 @@ final readonly class RecipePage
      * @param list<string> $ways  names of the ways taken, in the order of the partings
      * @param float|null   $grams that go in
      * @param array<int, float> $known grams that were weighed after a step
+     * @param list<Basic> $basics what it may only name
      * @param string      $by    who brought it in; empty where it ships
      * @param non-empty-list<Step>|null $steps where others are taken than the book has
      */
@@ -40,6 +43,7 @@ final readonly class RecipePage
         array $known = [],
         ?array $steps = null,
         string $by = '',
+        array $basics = [],
     ): RecipeView {
         $steps ??= $recipe->way($ways);
         $weighed = null === $grams ? null : Weighed::through($steps, $grams, $known);
@@ -73,6 +77,15 @@ final readonly class RecipePage
             array_map(static fn (HistoricUse $u): HistoryView => new HistoryView($u->says, $u->who), $recipe->history),
             $recipe->sources,
             $by,
+            array_values(
+                array_map(
+                    static fn (Basic $b): BasicView => new BasicView($b->title, $b->says),
+                    array_filter(
+                        $basics,
+                        static fn (Basic $b): bool => [] !== array_filter($steps, $b->isCalledForBy(...)),
+                    ),
+                ),
+            ),
         );
     }
 

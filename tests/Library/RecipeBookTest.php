@@ -125,6 +125,40 @@ final class RecipeBookTest extends TestCase
         }
     }
 
+    /** A cook without another book finds what a step only names. */
+    public function testWhatARecipeOnlyNamesIsSaidBesideIt(): void
+    {
+        $steps = [];
+        foreach (self::book()->all() as $id => $recipe) {
+            foreach ($recipe->steps as $step) {
+                $steps[$id] = [
+                    ...$steps[$id] ?? [],
+                    ...$step instanceof Step ? [$step] : array_merge(...array_column($step, 'steps')),
+                ];
+            }
+        }
+        $called = [];
+        foreach (self::book()->basics() as $basic) {
+            foreach ($steps as $id => $of) {
+                if ([] !== array_filter($of, $basic->isCalledForBy(...))) {
+                    $called[$basic->title][] = $id;
+                }
+            }
+        }
+        self::assertSame(array_column(self::book()->basics(), 'title'), array_keys($called), 'none is for nothing');
+        foreach (self::book()->all() as $id => $recipe) {
+            foreach ($recipe->keeping as $kept) {
+                if (str_contains($kept->as, 'closed jars') || str_contains($kept->as, 'closed bottles')) {
+                    self::assertContains(
+                        $id,
+                        $called['Hot jars and bottles'],
+                        $id.': nobody says how they are closed',
+                    );
+                }
+            }
+        }
+    }
+
     public function testWeightsGoThroughAllSteps(): void
     {
         $recipe = self::read(self::GOOD);

@@ -5466,6 +5466,13 @@ export interface components {
             /** @description by whom */
             who: string;
         };
+        /** @description What a recipe only names. */
+        BasicView: {
+            /** @description what it is about */
+            title: string;
+            /** @description how it is done */
+            says: string;
+        };
         /** @description How something is made. */
         RecipeView: {
             /** @description of the recipe */
@@ -5503,6 +5510,8 @@ export interface components {
             sources: string[];
             /** @description who at the school brought it in; empty where it ships */
             by: string;
+            /** @description what the steps only name */
+            basics: components["schemas"]["BasicView"][];
         };
         /** @enum {string} */
         FigureName: "grams" | "lost-grams" | "dry-percent" | "wet-percent" | "changes" | "left-percent" | "sugar-grams" | "boil-off-grams" | "metres" | "grams-for-a-metre" | "solid-cubic-metres" | "cords" | "kilowatt-hours" | "kilowatt-hours-of-a-kilogram" | "days" | "litres-of-oil" | "cubic-metres" | "doyle-feet" | "international-feet" | "posts" | "years" | "millimetres" | "cold-hours" | "hot-hours" | "price-of-a-kilowatt-hour" | "board-cubic-metres" | "slabs-stacked-cubic-metres" | "worth" | "worth-of-slabs" | "diameter-centimetres" | "girth-centimetres" | "height-metres" | "height-between-metres" | "spread-metres" | "lean-degrees" | "points" | "points-between" | "other-points" | "lead" | "no-lead" | "age-years" | "ring-years" | "twig-years" | "year-growth-millimetres" | "last-year-times" | "stem-cubic-metres" | "stem-likely-cubic-metres" | "stem-stacked-cubic-metres";

@@ -24,6 +24,7 @@ final readonly class RecipeView
      * @param list<HistoryView>    $history   what people said of it
      * @param list<string>         $sources   where it is from
      * @param string $by who at the school brought it in; empty where it ships
+     * @param list<BasicView> $basics what the steps only name
      */
     public function __construct(
         public string $id,
@@ -42,6 +43,7 @@ final readonly class RecipeView
         public array $history,
         public array $sources,
         public string $by,
+        public array $basics,
     ) {
     }
 }

@@ -143,6 +143,19 @@ export default function RecipePage() {
           );
         })}
       </ol>
+      {r.basics.length > 0 && (
+        <section className="mt-5">
+          <h2 className="border-b border-ink pb-1 text-lg">How that is done</h2>
+          <dl>
+            {r.basics.map((b) => (
+              <div key={b.title} className="rule-b py-1.5">
+                <dt className="font-semibold">{b.title}</dt>
+                <dd>{b.says}</dd>
+              </div>
+            ))}
+          </dl>
+        </section>
+      )}
       <section className="mt-4">
         <h2 className="border-b border-ink pb-1 text-lg">It keeps</h2>
         <ul>
@@ -164,7 +177,7 @@ export default function RecipePage() {
         </section>
       )}
       <p className="mt-4 text-sm text-faded">
-        Source: {r.sources.join("; ")}. From memory; weights are what is usual, and no more. Edition {r.hash.slice(0, 8)}.
+        Source: {r.sources.join("; ")}. {r.by ? "" : "From memory; weights are what is usual, and no more. "}Edition {r.hash.slice(0, 8)}.
       </p>
       <Button className="mt-3 print:hidden" onClick={() => window.print()}>
         Print it
