@@ -11,7 +11,6 @@ use App\Account\User;
 use App\Batches\Batch;
 use App\Batches\BatchCheck;
 use App\Batches\BatchSource;
-use App\Batches\BatchState;
 use App\Batches\BatchStep;
 use App\Batches\BatchUnit;
 use App\Batches\Recall;
@@ -22,7 +21,6 @@ use App\Examine\ScoreRecord;
 use App\Examine\StoredExaminations;
 use App\Examine\Summaries;
 use App\Examine\TreeIdentities;
-use App\Harvest\CountBy;
 use App\Harvest\HarvestCorrection;
 use App\Harvest\HarvestRecord;
 use App\Harvest\OwnMeasure;
@@ -30,7 +28,6 @@ use App\Harvest\Taken;
 use App\Library\FloraEdition;
 use App\Library\FloraLibrary;
 use App\Library\NeverReview;
-use App\Library\RecipeBook;
 use App\Map\BaseMap;
 use App\Pictures\Album;
 use App\Pictures\Picture;
@@ -41,7 +38,6 @@ use App\Season\CropNote;
 use App\Season\PlannedDay;
 use App\Season\TreeEvent;
 use App\Species\WoodNote;
-use App\Species\WoodWork;
 use App\Storage\SettingRepository;
 use App\Trees\Exposure;
 use App\Trees\Gone;
@@ -57,24 +53,18 @@ use App\Trees\Specimen;
 use App\Trees\StationKind;
 use App\Trees\TreeKind;
 use App\Trees\TreeMeasure;
-use App\Trials\Damp;
 use App\Trials\Trial;
-use App\Trials\TrialOf;
 use App\Weather\StoredDay;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Crop\CropGrade;
-use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
 use Hylognosis\Document\YamlText;
 use Hylognosis\Examination\Certainty;
 use Hylognosis\Examination\ScoreAnswer;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\LifeStage;
-use Hylognosis\Measure\AmountUnit;
 use Hylognosis\Measure\CalendarDay;
-use Hylognosis\Processing\Ease;
 use Hylognosis\Season\SeasonalEvent;
-use Hylognosis\Wording\English;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 use Symfony\Component\Uid\Uuid;
@@ -96,7 +86,7 @@ final readonly class DemoSchool
         private Decisions $decisions,
         private TreeIdentities $identities,
         private Album $album,
-        private RecipeBook $book,
+        private DemoMaking $making,
         #[Autowire('%kernel.project_dir%/demo/school.yaml')] private string $file,
     ) {
     }
@@ -155,6 +145,16 @@ final readonly class DemoSchool
             $examinations = [];
             foreach ($school->children('examinations') as $node) {
                 $examinations[$node->text('id')] = $this->examination($node, $people, $trees, $examinations);
+            }
+            foreach ($school->children('again') as $node) {
+                $examinations[$node->text('id')] = $this->again($node, $people, $trees, $examinations);
+            }
+            foreach ($school->children('takes') as $node) {
+                $day = CalendarDay::parse($node->text('day'));
+                $this->settings->put(DemoClock::DAY, CalendarDay::iso($day));
+                $this->entities->flush();
+                $this->making->take($examinations[$node->text('of')], $node, $people[$node->text('by')], $day);
+                $this->entities->flush();
             }
             $this->afterwards($school, $people, $trees, $examinations);
             $this->settings->put(DemoClock::DAY, $school->text('day'));
@@ -410,53 +410,7 @@ final readonly class DemoSchool
                 ),
             );
         }
-        foreach ($school->children('trials') as $i => $node) {
-            $on = CalendarDay::parse($node->text('on'));
-            $this->entities->persist(
-                new Trial(
-                    Uuid::v7()->toRfc4122(),
-                    $node->word('what', TrialOf::class),
-                    $node->text('of'),
-                    null,
-                    $node->text('way'),
-                    $node->word('damp', Damp::class),
-                    $node->flag('worked', false),
-                    $node->has('seconds') ? $node->integer('seconds', 1, 100_000) : null,
-                    $node->optionalText('note'),
-                    $on,
-                    $on->modify(\sprintf('15:%02d', $i % 60)),
-                    $people[$node->text('by')],
-                ),
-            );
-        }
-        foreach ($school->children('measures') as $node) {
-            $this->entities->persist(
-                new OwnMeasure(
-                    $node->text('name'),
-                    $node->number('amount', 0, 1000),
-                    $node->word('unit', AmountUnit::class),
-                    CalendarDay::parse($node->text('on'))->modify('17:00'),
-                    $people[$node->text('by')],
-                ),
-            );
-        }
-        foreach ($school->children('woods') as $node) {
-            $this->entities->persist(
-                new WoodNote(
-                    Uuid::v7()->toRfc4122(),
-                    $node->text('taxon'),
-                    $node->word('work', WoodWork::class),
-                    $node->has('ease') ? $node->word('ease', Ease::class) : null,
-                    $node->has('density') ? $node->number('density', 80, 1400) : null,
-                    $node->optionalText('note'),
-                    CalendarDay::parse($node->text('on'))->modify('16:00'),
-                    $people[$node->text('by')],
-                ),
-            );
-        }
-        foreach ($school->children('batches') as $node) {
-            $this->entities->persist($this->batch($node, $people));
-        }
+        $this->making->add($school, $people, $trees);
         foreach ($school->children('pictures') as $node) {
             $this->settings->put(DemoClock::DAY, $node->text('day'));
             $this->entities->flush();
@@ -511,20 +465,84 @@ final readonly class DemoSchool
         }
         $this->entities->flush();
         if ($node->flag('signed', true)) {
-            $record->sign($at->modify('+40 minutes'));
-            $this->entities->flush();
-            $assessment = $this->stored->assess($record);
-            $record->secondWanted = Summaries::wantsSecond($assessment);
-            if (null !== $assessment->clearance) {
-                $this->identities->cleared($record, $this->decisions->record($record, $record->examiner, $assessment));
-            }
+            $this->conclude($record, $at->modify('+40 minutes'));
         }
         foreach ($node->children('harvests') as $harvest) {
-            $this->harvest(null === $record->secondOf ? $record : $record->secondOf, $harvest, $people, $day);
+            $this->making->take($record->secondOf ?? $record, $harvest, $people[$harvest->text('by')], $day);
         }
         $this->entities->flush();
 
         return $record;
+    }
+
+    /**
+     * What was scored once, scored again on another day, or of another tree.
+     *
+     * @param array<string, User>              $people
+     * @param array<string, Specimen>          $trees
+     * @param array<string, ExaminationRecord> $before
+     */
+    private function again(Node $node, array $people, array $trees, array $before): ExaminationRecord
+    {
+        $day = CalendarDay::parse($node->text('day'));
+        $this->settings->put(DemoClock::DAY, CalendarDay::iso($day));
+        $this->entities->flush();
+        $first = $this->copied($before[$node->text('of')], $trees[$node->text('tree')], $day->modify('08:00'), null);
+        if ($node->has('second')) {
+            $second = $this->copied($before[$node->text('second')], $first->specimen, $day->modify('09:00'), $first);
+            $this->conclude($second, $day->modify('09:40'));
+        }
+        $this->conclude($first, $day->modify('09:50'));
+        $this->entities->flush();
+
+        return $first;
+    }
+
+    private function copied(
+        ExaminationRecord $of,
+        Specimen $tree,
+        \DateTimeImmutable $at,
+        ?ExaminationRecord $secondOf,
+    ): ExaminationRecord {
+        $day = $at->setTime(0, 0);
+        $record = new ExaminationRecord($tree, $of->examiner, $day, $of->flora, $of->floraHash, $at);
+        $record->stage = $of->stage;
+        [$record->secondOf, $record->blind] = [$secondOf, null !== $secondOf];
+        [$record->claimTaxon, $record->claimPart] = [$of->claimTaxon, $of->claimPart];
+        $record->conditions = $of->conditions;
+        $record->conditionsOn = array_fill_keys(array_keys($of->conditions), CalendarDay::iso($day));
+        $this->entities->persist($record);
+        $minute = 0;
+        foreach ($of->scores as $s) {
+            $score = new ScoreRecord(
+                $record,
+                $s->character,
+                $s->states,
+                $s->numbers,
+                $s->certainty,
+                $s->samples,
+                $s->where,
+                $s->answer,
+                $at->modify('+'.++$minute.' minutes'),
+                further: $s->further,
+            );
+            $this->entities->persist($score);
+            $record->scores->add($score);
+        }
+        $this->entities->flush();
+
+        return $record;
+    }
+
+    private function conclude(ExaminationRecord $record, \DateTimeImmutable $at): void
+    {
+        $record->sign($at);
+        $this->entities->flush();
+        $assessment = $this->stored->assess($record);
+        $record->secondWanted = Summaries::wantsSecond($assessment);
+        if (null !== $assessment->clearance) {
+            $this->identities->cleared($record, $this->decisions->record($record, $record->examiner, $assessment));
+        }
     }
 
     private function score(ExaminationRecord $record, Node $node, \DateTimeImmutable $at): ScoreRecord
@@ -561,114 +579,11 @@ final readonly class DemoSchool
         return $score;
     }
 
-    /** @param array<string, User> $people */
-    private function harvest(ExaminationRecord $record, Node $node, array $people, \DateTimeImmutable $day): void
-    {
-        $assessment = $this->stored->assess($record);
-        if (true !== $assessment->clearance?->isCleared()) {
-            throw new \LogicException(
-                \sprintf(
-                    'demo/school.yaml: %s was not cleared on %s: %s',
-                    $node->path,
-                    CalendarDay::iso($day),
-                    null === $assessment->clearance
-                        ? ''
-                        : (new English($assessment->identification->compiled->flora))->sentence(
-                            $assessment->clearance->because,
-                        ),
-                ),
-            );
-        }
-        $harvest = new HarvestRecord(
-            $this->decisions->record($record, $record->examiner, $assessment),
-            $people[$node->text('by')],
-            $day,
-            new Taken(
-                $node->number('amount', 0, 1000),
-                $node->word('unit', AmountUnit::class),
-                $node->text('ripeness'),
-                $node->integer('share_left', 0, 100),
-                $node->optionalText('note'),
-                $node->has('minutes') ? $node->integer('minutes', 1, 1000) : null,
-                $node->has('opened') ? $node->integer('opened', 0, 1000) : 0,
-                $node->has('sound') ? $node->integer('sound', 0, 1000) : 0,
-                $node->has('count_by') ? $node->word('count_by', CountBy::class) : CountBy::Nobody,
-                $node->has('sex') ? $node->word('sex', Sex::class) : Sex::Unknown,
-                $node->has('lone') ? $node->flag('lone', false) : null,
-            ),
-            $day->modify('15:00'),
-        );
-        $this->entities->persist($harvest);
-    }
-
     /** @return array{}|array{float, float} longitude and latitude */
     private static function point(Node $node, string $key): array
     {
         $point = $node->has($key) ? $node->children($key) : [];
 
         return isset($point[1]) ? [$point[0]->asNumber(-180, 180), $point[1]->asNumber(-90, 90)] : [];
-    }
-
-    /** @param array<string, User> $people */
-    private function batch(Node $node, array $people): Batch
-    {
-        $id = $node->text('recipe');
-        $recipe = $this->book->find($id) ?? throw DocumentError::at($node->path, 'there is no such recipe.');
-        $begun = CalendarDay::parse($node->text('on'));
-        $by = $people[$node->text('by')];
-        $batch = new Batch(
-            Uuid::v7()->toRfc4122(),
-            $node->text('name'),
-            $id,
-            $recipe->hash,
-            $this->book->document()[$id],
-            $node->texts('ways'),
-            $node->number('grams', 1, 1e6),
-            $begun,
-            $begun->modify('14:00'),
-            $by,
-        );
-        $harvest = $this->entities->getRepository(HarvestRecord::class)->findOneBy([
-            'takenOn' => CalendarDay::parse($node->text('of')),
-        ]);
-        $batch->sources->add(
-            new BatchSource(
-                $batch,
-                $harvest ?? throw DocumentError::at($node->path, 'nothing was taken that day.'),
-                $node->integer('share', 1, 100),
-            ),
-        );
-        foreach ($node->children('steps') as $place => $told) {
-            $step = new BatchStep($batch, $place, $by);
-            $step->startedAt = CalendarDay::parse($told->text('from'))->modify('15:00');
-            $step->doneAt = $told->has('to') ? CalendarDay::parse($told->text('to'))->modify('17:00') : null;
-            $step->dueAt = $told->has('due') ? CalendarDay::parse($told->text('due'))->modify('07:00') : null;
-            $step->gramsIn = $told->has('in') ? $told->number('in', 0, 1e6) : null;
-            $step->gramsOut = $told->has('out') ? $told->number('out', 0, 1e6) : null;
-            $step->note = $told->optionalText('note');
-            $batch->steps->add($step);
-        }
-        $jars = $node->has('jars') ? $node->child('jars') : null;
-        for ($i = 1; null !== $jars && $i <= $jars->integer('count', 1, 50); ++$i) {
-            $made = CalendarDay::parse($jars->text('on'));
-            $unit = new BatchUnit(
-                $batch,
-                $i,
-                $jars->text('contents'),
-                $made,
-                CalendarDay::parse($jars->text('best_before')),
-                $made->modify('18:00'),
-                $by,
-            );
-            $unit->givenTo = $jars->texts('given_to')[$i - 1] ?? '';
-            $batch->units->add($unit);
-        }
-        if ($node->has('note')) {
-            $batch->state = BatchState::Done;
-            $batch->note = $node->text('note');
-            $batch->endedAt = $begun->modify('+60 days');
-        }
-
-        return $batch;
     }
 }

@@ -328,14 +328,14 @@ final class ExaminationApiTest extends ApiTestCase
         $this->score($address, Starter::ELDER_AS_SHIPPED);
         $this->call('PATCH', $address, ['conditions' => ['in-full-bloom' => true]]);
         $this->call('POST', $address.'/sign');
-        for ($taking = 0; $taking < 5; ++$taking) {
-            // the demo has taken once, and may six times
+        for ($taking = 0; $taking < 7; ++$taking) {
+            // the demo has taken seven times, and may fourteen times
             $this->call('POST', $address.'/harvests', ['amount' => 1, 'unit' => 'heads']);
             self::assertResponseStatusCodeSame(200);
         }
         self::assertProblem(
             409,
-            'The quota of this place for black elder is used up: 6 of 6 this year.',
+            'The quota of this place for black elder is used up: 14 of 14 this year.',
             $this->call('POST', $address.'/harvests', ['amount' => 1, 'unit' => 'heads']),
         );
     }

@@ -22,7 +22,7 @@ final class ExchangeApiTest extends ApiTestCase
         $document->loadXML($text);
         self::assertTrue($document->schemaValidate(\dirname(__DIR__).'/Reference/data/gpx-1.1.xsd'));
         $found = $this->readElsewhere('gpx', $text);
-        self::assertCount(3 + 36, $found);
+        self::assertCount(3 + 39, $found);
         $chestnut =
             array_values(
                 array_filter($found, static fn (mixed $w): bool => \is_array($w) && 'M-02' === $w['name']),
@@ -46,7 +46,7 @@ final class ExchangeApiTest extends ApiTestCase
         $found = $this->readElsewhere('geojson', $this->fetch('trees.geojson'));
         self::assertTrue($found['valid'], (string) json_encode($found['errors']));
         $kinds = array_count_values(self::texts($found['features'], 'type'));
-        self::assertSame(['Polygon' => 3, 'Point' => 36], $kinds);
+        self::assertSame(['Polygon' => 3, 'Point' => 39], $kinds);
         foreach ((array) $found['features'] as $feature) {
             self::assertIsArray($feature);
             if ('Polygon' === $feature['type']) {
@@ -63,7 +63,7 @@ final class ExchangeApiTest extends ApiTestCase
     {
         $this->signIn('marta');
         $trees = $this->readElsewhere('csv', $this->fetch('trees.csv'));
-        self::assertCount(40, $trees);
+        self::assertCount(44, $trees);
         self::assertSame('Taxus baccata', array_column($trees, 'kind', 'tag')['L-03']);
         self::assertSame('', array_column($trees, 'kind', 'tag')['M-09'], 'doubted');
         $examinations = $this->readElsewhere('csv', $this->fetch('examinations.csv'));

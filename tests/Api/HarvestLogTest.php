@@ -12,8 +12,8 @@ final class HarvestLogTest extends ApiTestCase
     public function testItIsToldByKindWithYieldOfAnHourAndTheShareOfSoundOnes(): void
     {
         $this->signIn('vera');
-        $groups = $this->told('kind');
-        $chestnut = $groups['sweet chestnut, nuts'];
+        self::assertSame(3, $this->told('kind')['sweet chestnut, nuts']['times']);
+        $chestnut = $this->told('tree')['M-02: sweet chestnut, nuts'];
         self::assertSame([1, 'kg', 4.5], [$chestnut['times'], $chestnut['unit'], $chestnut['total']]);
         self::assertEqualsWithDelta((4.5 * 60) / 70, $chestnut['perHour'], 0.01);
         self::assertSame(
@@ -21,17 +21,22 @@ final class HarvestLogTest extends ApiTestCase
             [$chestnut['opened'], $chestnut['sound'], $chestnut['soundLeast'], $chestnut['soundMost']],
             'Clopper and Pearson of 36 in 40',
         );
-        self::assertArrayHasKey('M-02: sweet chestnut, nuts', $this->told('tree'));
-        self::assertArrayHasKey('sweet chestnut, nuts, 2026', $this->told('kind-year'));
+        $years = $this->told('kind-year');
+        self::assertArrayHasKey('sweet chestnut, nuts, 2026', $years);
+        self::assertNull($years['sweet chestnut, nuts, 2026']['otherYears'], 'there is no other');
+        self::assertSame(
+            [$years['black elder, flowers, 2026']['perHour'], $years['black elder, flowers, 2026']['timed']],
+            [$years['black elder, flowers, 2027']['otherYears'], $years['black elder, flowers, 2027']['otherTimed']],
+        );
         self::assertArrayHasKey('Jonas Brandauer: sweet chestnut, nuts', $this->told('person'));
         $years = array_column((array) $this->call('GET', '/api/harvests?by=year')['groups'], 'unit', 'key');
-        self::assertCount(3, $years, 'heads and kilograms are not added up');
+        self::assertCount(4, $years, 'heads and kilograms are not added up');
         self::assertSame(
-            ['M-02: sweet chestnut, nuts'],
+            ['M-02: sweet chestnut, nuts', 'S-11: sweet chestnut, nuts'],
             array_column((array) $this->call('GET', '/api/harvests?by=tree&taxon=castanea-sativa')['groups'], 'label'),
         );
         self::assertSame(
-            ['Chestnut flour of the terrace tree'],
+            ['Chestnuts of the lodge', 'Chestnut flour of the terrace tree'],
             array_column($this->call('GET', '/api/batches?taxon=castanea-sativa'), 'name'),
         );
         $this->call('GET', '/api/harvests?by=colour');
@@ -60,7 +65,7 @@ final class HarvestLogTest extends ApiTestCase
             ['4.5 kg', 'The bucket was weighed with it.'],
             [self::at($after, 'corrections.0.amount'), self::at($after, 'corrections.0.because')],
         );
-        self::assertSame(4.2, $this->told('kind')['sweet chestnut, nuts']['total']);
+        self::assertSame(4.2, $this->told('tree')['M-02: sweet chestnut, nuts']['total']);
         foreach (
             [
                 ['because' => ' '],
@@ -84,15 +89,15 @@ final class HarvestLogTest extends ApiTestCase
         $this->signIn('marta');
         $elder = $this->cleared('M-01', ['claimTaxon' => 'sambucus-nigra', 'claimPart' => 'flower']);
         $site = $this->mill();
-        $this->call('PUT', "/api/sites/$site/quotas", ['quotas' => ['sambucus-nigra/flower' => 3]]);
+        $this->call('PUT', "/api/sites/$site/quotas", ['quotas' => ['sambucus-nigra/flower' => 9]]);
         self::assertResponseIsSuccessful();
         $open = array_column($this->call('GET', '/api/harvests/open'), null, 'tag');
         self::assertSame(
-            ['sambucus-nigra/flower', 3, 1],
+            ['sambucus-nigra/flower', 9, 7],
             [self::at($open, 'M-01.what'), self::at($open, 'M-01.allowed'), self::at($open, 'M-01.used')],
-            'of the year, one of June is on record',
+            'of the year, seven of June are on record',
         );
-        $other = self::text($open, array_key_first(array_diff_key($open, ['M-01' => 1])).'.examination');
+        $other = self::text($open, 'M-04.examination');
         $unsigned = basename($this->begin('M-07', []));
         $round = [
             'unit' => 'heads',

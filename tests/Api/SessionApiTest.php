@@ -71,7 +71,7 @@ final class SessionApiTest extends ApiTestCase
         self::assertSame('2027-10-03', self::at($this->call('PUT', '/api/demo/day', ['day' => '2027-10-03']), 'today'));
         self::assertSame('2027-10-03', self::at($this->call('GET', '/api/today'), 'today'));
         self::assertSame(
-            '24.7 oz',
+            '19.4 oz',
             self::at($this->call('GET', '/api/flora/taxa/robinia-pseudoacacia'), 'harvests.0.amount'),
         );
         self::assertProblem(422, 'units', $this->call('PUT', '/api/preferences', ['units' => 'cubits']));
