@@ -15,6 +15,9 @@ use Hylognosis\Season\Partner;
  */
 final readonly class CropOutlook
 {
+    /** A crop that fails so surely is not gone for. Common practice. */
+    public const BARE = 0.8;
+
     /** Of a fair crop seen hanging: so sure; its neighbours share the rest. */
     private const SEEN = 0.8;
     /**

@@ -11,6 +11,11 @@ use Hylognosis\Season\Partner;
 /** All that is known of one tree's crop of one year beforehand. What nobody knows is null. */
 final readonly class CropSigns
 {
+    /** A tree that was judged in so many years is asked itself; one of fewer, all of its kind at the place. */
+    public const OWN_YEARS = 2;
+    /** Young fruit is hurt by frost so long after the flowers. Common practice. */
+    public const FRUIT_SET_DAYS = 10;
+
     /**
      * @param string                $tree       id of the tree
      * @param int                   $year       in which the window begins
@@ -52,10 +57,6 @@ final readonly class CropSigns
     public function hasBorne(): bool
     {
         return $this->hungBefore
-            || [] !==
-                array_filter(
-                    $this->takes,
-                    fn (Take $t): bool => $t->tree === $this->tree && $t->year < $this->year,
-                );
+            || [] !== array_filter($this->takes, fn (Take $t): bool => $t->tree === $this->tree && $t->year < $this->year);
     }
 }

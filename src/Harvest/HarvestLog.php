@@ -11,6 +11,7 @@ use App\Harvest\View\CorrectionView;
 use App\Harvest\View\HarvestGroupView;
 use App\Harvest\View\HarvestsView;
 use App\Harvest\View\HarvestView;
+use App\Harvest\View\LearntView;
 use App\Library\FloraLibrary;
 use App\Library\PollinationTable;
 use App\Trees\Site;
@@ -107,6 +108,32 @@ final readonly class HarvestLog implements Takings
                     $harvest->corrections->toArray(),
                 ),
             ),
+        );
+    }
+
+    /**
+     * What was learnt the last time something was taken of trees.
+     *
+     * @param list<string> $trees ids
+     *
+     * @return array<string, array<string, LearntView>> by tree and part
+     */
+    public function learnt(array $trees, User $reader): array
+    {
+        return array_map(
+            static fn (array $parts): array => array_map(
+                static fn (HarvestRecord $h): LearntView => new LearntView(
+                    CalendarDay::iso($h->takenOn),
+                    $h->takenBy->name,
+                    Amount::of($h->taken->amount, $h->taken->unit)
+                        ->in($h->taken->unit->counterpart('imperial' === $reader->units))
+                        ->words(),
+                    $h->taken->minutes,
+                    $h->taken->note,
+                ),
+                $parts,
+            ),
+            [] === $trees ? [] : $this->harvests->lastOf($trees),
         );
     }
 

@@ -63,6 +63,36 @@ final class HarvestRepository extends ServiceEntityRepository
     }
 
     /**
+     * The last of each part of some trees; one with a note goes before one without.
+     *
+     * @param list<string> $trees ids
+     *
+     * @return array<string, array<string, HarvestRecord>> by tree and part
+     */
+    public function lastOf(array $trees): array
+    {
+        $last = [];
+        foreach (
+            self::harvests(
+                $this->told()
+                    ->where('s.id IN (:trees)')
+                    ->setParameter('trees', $trees)
+                    ->setMaxResults(self::MOST_AMOUNTS)
+                    ->getQuery()
+                    ->getResult(),
+            ) as $harvest
+        ) {
+            [$tree, $part] = [$harvest->decision->examination->specimen->id, $harvest->decision->part];
+            $known = $last[$tree][$part] ?? null;
+            if (null === $known || ('' === $known->taken->note && '' !== $harvest->taken->note)) {
+                $last[$tree][$part] = $harvest;
+            }
+        }
+
+        return $last;
+    }
+
+    /**
      * What was ever brought home of some kinds.
      *
      * @param list<string> $taxa

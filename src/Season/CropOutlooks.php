@@ -43,11 +43,6 @@ use Hylognosis\Season\SeasonalEvent;
  */
 final readonly class CropOutlooks
 {
-    /** A tree that was judged in so many years is asked itself; one of fewer, all of its kind at the place. */
-    private const OWN_YEARS = 2;
-    /** Young fruit is hurt by frost so long after the flowers. Common practice. */
-    private const FRUIT_SET_DAYS = 10;
-
     public function __construct(
         private CropTable $table,
         private CropNoteRepository $notes,
@@ -278,7 +273,7 @@ final readonly class CropOutlooks
     private function frost(Specimen $tree, ExpectedWindow $flowering): ?LateFrost
     {
         $today = $this->clock->today();
-        $to = min($today, $flowering->to->likely->modify('+'.self::FRUIT_SET_DAYS.' days'));
+        $to = min($today, $flowering->to->likely->modify('+'.CropSigns::FRUIT_SET_DAYS.' days'));
         $days = $this->stations->days($tree->site, $flowering->from->likely, $to);
 
         return LateFrost::between($days, $flowering->from->likely, $to, ...$this->table->frost());
@@ -304,7 +299,7 @@ final readonly class CropOutlooks
                 }
             }
         }
-        $grades = \count($own) >= self::OWN_YEARS ? $own : array_map(self::middle(...), $there);
+        $grades = \count($own) >= CropSigns::OWN_YEARS ? $own : array_map(self::middle(...), $there);
         unset($grades[$year]);
         $before = array_diff_key($own, [$year => true]);
 

@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Clock\SchoolClock;
 use App\Examine\ExaminationRepository;
 use App\Examine\Summaries;
+use App\Harvest\HarvestLog;
 use App\Library\FloraLibrary;
 use App\Map\Heights;
 use App\Season\Input\PlanQuery;
@@ -29,6 +30,7 @@ use App\Web\Refused;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
+use Hylognosis\Crop\CropOutlook;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Part;
 use Hylognosis\Flora\Taxon;
@@ -56,8 +58,6 @@ final readonly class VisitPlan
     private const ASK_BEFORE = '+21 days';
     /** An event is looked for so many days before and after the likely day. */
     private const ABOUT = 10;
-    /** Percent; a crop that fails so surely is not gone for. */
-    private const BARE = 80;
 
     public function __construct(
         private SpecimenRepository $specimens,
@@ -67,6 +67,7 @@ final readonly class VisitPlan
         private LearnedSeasons $seasons,
         private TreeEventRepository $events,
         private CropOutlooks $outlooks,
+        private HarvestLog $harvests,
         private CoveredTrees $covered,
         private FloraLibrary $library,
         private Heights $heights,
@@ -161,13 +162,17 @@ final readonly class VisitPlan
             }
         }
         $crops = $this->outlooks->of($flora, array_values($taking), $reader);
+        $learnt = $this->harvests->learnt(array_keys($taking), $reader);
         $with = [];
         foreach ($stops as [$tree, $reasons]) {
             $told = [];
             foreach ($reasons as $reason) {
                 $crop = ReasonKind::Take === $reason->kind ? $crops[$tree->id][$reason->id] ?? null : null;
-                if (null === $crop || $crop->chances['none'] < self::BARE) {
-                    $told[] = null === $crop ? $reason : $reason->expecting($crop);
+                if (null === $crop || $crop->chances['none'] < 100 * CropOutlook::BARE) {
+                    $told[] =
+                        ReasonKind::Take === $reason->kind
+                            ? $reason->expecting($crop, $learnt[$tree->id][$reason->id] ?? null)
+                            : $reason;
                 }
             }
             if ([] !== $told && self::calls($told, $query)) {

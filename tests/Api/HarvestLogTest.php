@@ -32,7 +32,7 @@ final class HarvestLogTest extends ApiTestCase
         $years = array_column((array) $this->call('GET', '/api/harvests?by=year')['groups'], 'unit', 'key');
         self::assertCount(4, $years, 'heads and kilograms are not added up');
         self::assertSame(
-            ['M-02: sweet chestnut, nuts', 'S-11: sweet chestnut, nuts'],
+            ['S-11: sweet chestnut, nuts', 'M-02: sweet chestnut, nuts'],
             array_column((array) $this->call('GET', '/api/harvests?by=tree&taxon=castanea-sativa')['groups'], 'label'),
         );
         self::assertSame(

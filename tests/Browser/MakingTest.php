@@ -6,10 +6,187 @@ namespace App\Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverSelect;
+use Symfony\Component\Uid\Uuid;
 
 /** From chestnuts that were logged to jars of flour, and back again, with the real pages. */
 final class MakingTest extends BrowserTestCase
 {
+    use AsksDirectly;
+
+    private const CHESTNUT = [
+        'leaf.arrangement' => ['alternate', 3],
+        'leaf.kind' => ['simple', 3],
+        'leaf.margin' => ['bristle-teeth', 4],
+        'leaf.outline' => ['lance', 4],
+        'leaf.lobes' => ['none', 3],
+        'fruit.kind' => ['nut', 6],
+        'fruit.husk' => ['fine-spines', 5],
+        'fruit.nut' => ['tassel', 6],
+        'leaf.evergreen' => ['deciduous', 2],
+    ];
+
+    /** Cleared, logged with a float test of forty, cured, milled with two losses, labelled, traced, called back. */
+    public function testChestnutsGoThroughTheGateToTheJarAndBack(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $this->day('2027-10-05');
+        $begun = $this->api('POST', '/api/examinations', [
+            'specimenId' => $this->tree('M-02'),
+            'claimTaxon' => 'castanea-sativa',
+            'claimPart' => 'nut',
+            'date' => '2027-10-05',
+        ]);
+        self::assertIsString($begun['id']);
+        $address = '/api/examinations/'.$begun['id'];
+        foreach (self::CHESTNUT as $character => [$state, $samples]) {
+            $this->api('POST', $address.'/scores', [
+                'id' => Uuid::v4()->toRfc4122(),
+                'character' => $character,
+                'states' => [$state],
+                'samples' => $samples,
+            ]);
+        }
+        $this->browser->get(Servers::app().'/examine/'.$begun['id']);
+        $this->see(WebDriverBy::cssSelector('section [data-gate="withheld"]'));
+        $this->press('Nine points');
+        foreach (['fall' => 'Yes', 'mouldy' => 'No'] as $asked => $answer) {
+            $this->click(WebDriverBy::xpath("//fieldset[contains(., '$asked')]//button[normalize-space(.)='$answer']"));
+        }
+        $this->press('Close');
+        $this->see(WebDriverBy::cssSelector('section [data-gate="cleared"]'));
+        $this->press('Sign');
+        $this->press('Sign as it stands');
+        $this->press('Log a harvest');
+        $this->waitForText(
+            WebDriverBy::cssSelector('[aria-label="What was learnt before"]'),
+            'Squirrels early this year',
+        );
+        $this->see(WebDriverBy::name('amount'))->sendKeys('4,2');
+        $this->put('[name=unit]', 'kg');
+        $this->see(WebDriverBy::name('minutes'))->sendKeys('55');
+        $this->put('[name=count-by]', 'float');
+        $this->see(WebDriverBy::name('opened'))->sendKeys('40');
+        $this->see(WebDriverBy::name('sound'))->sendKeys('34');
+        self::assertSame([], $this->axe());
+        $this->press('Put it in the log');
+        $this->browser->get(Servers::app().'/harvests?by=kind-year');
+        $this->waitForText(
+            WebDriverBy::cssSelector('main'),
+            '34 of 40 sound (floated in water): of all of them likely 70 to 94 %',
+        );
+        $this->waitForText(WebDriverBy::cssSelector('main'), 'other years 2.2 kg (3 times)');
+        $this->browser->get(Servers::app().'/batches/new');
+        $this->click(
+            WebDriverBy::xpath('//*[@data-harvest="M-02"][contains(., "5 October 2027")]//input[@type="checkbox"]'),
+        );
+        $this->choose('By which recipe?', 'Chestnuts, cured, roasted, and as flour');
+        $this->choose('Which way?', 'Flour: They are to keep for the year.');
+        $this->see(WebDriverBy::name('batch-name'))->clear()->sendKeys('Flour of the year');
+        $this->see(WebDriverBy::name('batch-weight'))->sendKeys('4,2');
+        $this->press('Begin');
+        $this->waitForText(WebDriverBy::cssSelector('h1'), 'Flour of the year');
+        $this->done(0, '4,2', '3,6');
+        $this->waitForText(WebDriverBy::cssSelector('[data-place="0"]'), '14 % were lost');
+        $this->done(1, '', '');
+        $this->done(2, '3,6', '1,7');
+        $this->done(3, '1,7', '1,35');
+        $this->waitForText(WebDriverBy::cssSelector('[data-place="3"]'), '21 % were lost');
+        self::assertSame([], $this->browser->findElements(WebDriverBy::name('jars')), 'not before all steps are done');
+        $this->done(4, '', '');
+        $this->see(WebDriverBy::name('jars'))->sendKeys('3');
+        $this->put('[name=best-before]', '2028-08-01');
+        $this->press('Label them');
+        $this->press('Print the labels');
+        $this->waitForText(WebDriverBy::cssSelector('[data-label="3"]'), 'Best before 1 August 2028');
+        $this->browser->navigate()->back();
+        $this->waitForText(
+            WebDriverBy::cssSelector('[data-source="M-02"]'),
+            'cleared 5 October 2027, examined by Marta Ellinger',
+        );
+        $this->press('Call it back');
+        $this->see(WebDriverBy::name('recall-because'))->sendKeys('It smells of must.');
+        $this->press('Call all of it back');
+        $this->waitForText(WebDriverBy::cssSelector('[role=dialog]'), 'Called back: 3 jars.');
+        self::assertSame([], $this->consoleErrors());
+    }
+
+    /** Six days of cold water, each with a reminder on Today and a taste, and no sooner. */
+    public function testAcornsAreLeachedColdOverSixDays(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $acorns = array_column($this->api('GET', '/api/batches/harvests'), 'harvest', 'tag')['S-10'] ?? null;
+        self::assertIsString($acorns);
+        $id = Uuid::v4()->toRfc4122();
+        $this->api('POST', '/api/batches', [
+            'id' => $id,
+            'name' => 'Meal for dumplings',
+            'recipe' => 'acorn-meal',
+            'ways' => ['Leach cold'],
+            'sources' => [$acorns => 20],
+            'grams' => 900,
+        ]);
+        foreach ([0, 1, 2, 3] as $place) {
+            $this->api('PUT', "/api/batches/$id/steps/$place", ['started' => true, 'done' => true]);
+        }
+        $this->browser->get(Servers::app().'/batches/'.$id);
+        $this->press('It has begun');
+        $leaching = WebDriverBy::cssSelector('[data-place="4"]');
+        $this->waitForText($leaching, 'look after it after 12 hours');
+        foreach (range(15, 20) as $n => $day) {
+            $this->day('2027-06-'.$day);
+            $this->browser->get(Servers::app().'/');
+            $this->press('Meal for dumplings');
+            $this->see(WebDriverBy::name('check-note'))->sendKeys(5 === $n ? 'Bland' : 'Puckers, day '.($n + 1));
+            $this->press(5 === $n ? 'It is' : 'Not yet');
+            $this->waitForText($leaching, 5 === $n ? 'Bland' : 'Puckers, day '.($n + 1));
+            $next = WebDriverBy::xpath('//*[@data-place="4"]//button[normalize-space(.)="Done, next"]');
+            self::assertSame(5 === $n, $this->see($next)->isEnabled());
+            $this->press(5 === $n ? 'Done, next' : 'Looked after it');
+        }
+        $this->waitForText($leaching, 'Done 20 June 2027');
+        self::assertSame([], $this->axe());
+        self::assertSame([], $this->consoleErrors());
+    }
+
+    public function testAStackOfAshDriesByTheStationAndItsHeatIsTold(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $this->browser->get(Servers::app().'/batches');
+        $this->press('Ash, the stack behind the saw shed');
+        $this->press('How far it has dried');
+        $this->waitForText(WebDriverBy::cssSelector('[data-reckon=stack]'), 'Mill meadow');
+        $this->click(WebDriverBy::cssSelector('[data-reckon=stack] button[type=submit]'));
+        $told = WebDriverBy::cssSelector('[data-reckon=stack] [role=status]');
+        $this->waitForText($told, 'After 285 days of weather it holds ');
+        $this->waitForText($told, 'Dry most likely by ');
+        $this->waitForText($told, 'A stacked cubic metre gives ');
+        $this->put(
+            '[name=stack-site]',
+            array_column($this->api('GET', '/api/sites'), 'id', 'name')['Upper Leiten wood'],
+        );
+        $this->click(WebDriverBy::cssSelector('[data-reckon=stack] button[type=submit]'));
+        $this->waitForText(WebDriverBy::cssSelector('[data-reckon=stack] [role=alert]'), 'No station tells');
+        self::assertSame([], $this->axe());
+    }
+
+    public function testALoneTreesEmptyNutsAreToldAsSuch(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $this->browser->get(Servers::app().'/harvests?by=tree');
+        $empty = WebDriverBy::xpath('//*[@data-taken="S-11"][contains(., "not worth the way")]');
+        $this->waitForText($empty, '2 of 40 sound (floated in water)');
+        $this->waitForText($empty, 'a lone tree of this kind bears empty fruit');
+        $this->click(
+            WebDriverBy::xpath('//*[@data-taken="S-11"][contains(., "not worth the way")]//button[.="Correct"]'),
+        );
+        $this->put('[name=lone]', 'others');
+        $this->see(WebDriverBy::name('because'))->sendKeys('There is one behind the wall.');
+        $this->press('Correct it');
+        $this->waitForText($empty, 'not for want of another tree');
+        $this->waitForText($empty, 'There is one behind the wall.');
+        self::assertSame([], $this->consoleErrors());
+    }
+
     public function testAFlourIsMadeLabelledTracedAndCalledBack(): void
     {
         $this->signIn('Marta Ellinger');

@@ -7,18 +7,12 @@ namespace App\Tests\Browser;
 use App\Tests\Support\Hazel;
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverBy;
-use PHPUnit\Framework\Attributes\After;
 use Symfony\Component\Uid\Uuid;
 
 /** The year with the real pages: dates move what is expected, and what is marked in summer is taken in winter. */
 final class YearTest extends BrowserTestCase
 {
-    #[After]
-    protected function backToTheDayOfTheDemo(): void
-    {
-        $this->signIn('Marta Ellinger');
-        $this->day('2027-06-14');
-    }
+    use AsksDirectly;
 
     public function testRodsAreMarkedInSummerAndClearInJanuary(): void
     {
@@ -255,46 +249,5 @@ final class YearTest extends BrowserTestCase
         $this->api('POST', $address.'/sign');
 
         return $address;
-    }
-
-    private function day(string $day): void
-    {
-        $this->api('PUT', '/api/demo/day', ['day' => $day]);
-    }
-
-    private function site(string $name): string
-    {
-        $id = array_column($this->api('GET', '/api/sites'), 'id', 'name')[$name] ?? null;
-
-        return \is_string($id) ? $id : self::fail('No such place.');
-    }
-
-    private function tree(string $tag): string
-    {
-        $id = array_column((array) $this->api('GET', '/api/specimens?q='.$tag)['trees'], 'id', 'tag')[$tag] ?? null;
-
-        return \is_string($id) ? $id : self::fail('No such tree.');
-    }
-
-    /**
-     * What the pages would ask, asked from the page.
-     *
-     * @param array<string, mixed>|null $body
-     *
-     * @return array<mixed>
-     */
-    private function api(string $method, string $path, ?array $body = null): array
-    {
-        $answer = $this->browser->executeScript(
-            'const r = new XMLHttpRequest(); r.open(arguments[0], arguments[1], false); '.
-                'r.setRequestHeader("Content-Type", "application/json"); r.setRequestHeader("Accept", "application/json"); '.
-                'r.setRequestHeader("X-CSRF-Token", "csrf-token"); r.send(arguments[2]); return [r.status, r.responseText]',
-            [$method, $path, null === $body ? null : json_encode($body, \JSON_THROW_ON_ERROR)],
-        );
-        self::assertIsArray($answer);
-        self::assertSame(200, $answer[0], $method.' '.$path.': '.(\is_string($answer[1]) ? $answer[1] : ''));
-        $decoded = json_decode(\is_string($answer[1]) ? $answer[1] : '', true);
-
-        return \is_array($decoded) ? $decoded : [];
     }
 }

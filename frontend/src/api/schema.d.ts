@@ -5829,6 +5829,19 @@ export interface components {
         };
         /** @enum {string} */
         ReasonKind: "take" | "look" | "second" | "date";
+        /** @description What somebody learnt the last time, for whoever goes there next. */
+        LearntView: {
+            /** @description day, YYYY-MM-DD */
+            on: string;
+            /** @description who took it */
+            by: string;
+            /** @description in words, in the reader’s units */
+            amount: string;
+            /** @description it took */
+            minutes?: number | null;
+            /** @description what the next person should know; may be empty */
+            note: string;
+        };
         /** @description Why one goes to a tree. */
         ReasonView: {
             /** @description what for */
@@ -5850,6 +5863,11 @@ export interface components {
              * @default null
              */
             crop?: components["schemas"]["CropView"] | null;
+            /**
+             * @description the last time something was taken of it
+             * @default null
+             */
+            learnt?: components["schemas"]["LearntView"] | null;
         };
         /** @description A tree to go to. */
         StopView: {

@@ -4,6 +4,12 @@ import { capital, dayWords } from "./text";
 
 type Reason = Schemas["ReasonView"];
 
+/** What somebody learnt the last time something was taken of it; empty where nobody did. */
+export const learntWords = (reason: Reason): string =>
+  reason.learnt
+    ? `Last time ${reason.learnt.amount}${reason.learnt.minutes == null ? "" : ` in ${reason.learnt.minutes} minutes`}, ${dayWords(reason.learnt.on)}.${reason.learnt.note ? ` “${reason.learnt.note}” ${reason.learnt.by}` : ""}`
+    : "";
+
 /** Why one goes to a tree, as a sentence. */
 export function reasonWords(reason: Reason): string {
   const looks = reason.features.length > 0 ? ` Still to be looked at, and to be seen that day: ${reason.features.join(", ")}.` : "";

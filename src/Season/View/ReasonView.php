@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Season\View;
 
+use App\Harvest\View\LearntView;
+
 /** Why one goes to a tree. */
 final readonly class ReasonView
 {
@@ -16,6 +18,7 @@ final readonly class ReasonView
      * @param string|null  $until    last day of it, YYYY-MM-DD
      * @param list<string> $features what of the required can be seen that day, and nobody has looked at lately
      * @param CropView|null $crop    what may be expected, where it is a crop
+     * @param LearntView|null $learnt the last time something was taken of it
      */
     public function __construct(
         public ReasonKind $kind,
@@ -26,10 +29,11 @@ final readonly class ReasonView
         public ?string $until,
         public array $features,
         public ?CropView $crop = null,
+        public ?LearntView $learnt = null,
     ) {
     }
 
-    public function expecting(CropView $crop): self
+    public function expecting(?CropView $crop, ?LearntView $learnt): self
     {
         return new self(
             $this->kind,
@@ -40,6 +44,7 @@ final readonly class ReasonView
             $this->until,
             $this->features,
             $crop,
+            $learnt,
         );
     }
 }

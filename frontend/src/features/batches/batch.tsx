@@ -130,6 +130,14 @@ function Page({ b, jar }: { b: Batch; jar: string }) {
             <StepLine key={`${s.place} ${s.step.name}`} batch={b} s={s} open={s === next && b.mayWork} imperial={imperial} onKept={kept} />
           ))}
         </ol>
+        {b.recipe === "firewood" && b.state === "running" && b.sources[0] && (
+          <Link
+            to={`/reckon?taxon=${b.sources[0].taxon}&since=${b.begunOn}`}
+            className="inline-flex min-h-11 items-center underline print:hidden"
+          >
+            How far it has dried, by a station’s weather
+          </Link>
+        )}
         {b.mayWork && <OwnStep b={b} onKept={kept} />}
       </section>
       {b.mayWork && b.units.length === 0 && <Pots b={b} imperial={imperial} onKept={kept} />}

@@ -4,7 +4,7 @@ import type { Schemas } from "../../api/client";
 import { planQuery, sitesQuery, useSession } from "../../api/queries";
 import { Button, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
 import { PageHead } from "../../ui/page-head";
-import { KIT_WORDS, reasonWords, startWords, walkWords } from "../../words/plan";
+import { KIT_WORDS, learntWords, reasonWords, startWords, walkWords } from "../../words/plan";
 import { dayWords } from "../../words/text";
 import { distanceWords } from "../../words/trees";
 import { HereButton } from "../devices/where";
@@ -179,6 +179,7 @@ function Sheet({ plan, units, onSkip }: { plan: Plan; units: string; onSkip: (tr
                     {stop.reasons.map((r) => (
                       <li key={r.kind + r.taxon + r.id}>
                         {reasonWords(r)}
+                        {r.learnt && <span className="block text-faded">{learntWords(r)}</span>}
                         {r.kind === "date" && plan.day === today && mayNote && (
                           <span className="print:hidden">
                             <NoteThere reason={r} tree={stop.tree} today={today} />

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
 import { planQuery, useSession } from "../../api/queries";
 import { Button, Loading, Trouble } from "../../ui/controls";
-import { endWords, reasonWords, walkWords } from "../../words/plan";
+import { endWords, learntWords, reasonWords, walkWords } from "../../words/plan";
 import { directionWords, distanceWords, way } from "../../words/trees";
 import { useWhere, WhereLine } from "../devices/where";
 import { NoteThere } from "./note-there";
@@ -71,6 +71,7 @@ export default function Walk() {
             {next.reasons.map((r) => (
               <li key={r.kind + r.taxon + r.id}>
                 {reasonWords(r)}
+                {r.learnt && <span className="block text-faded">{learntWords(r)}</span>}
                 {mayNote && <NoteThere reason={r} tree={next.tree} today={session?.today ?? ""} />}
               </li>
             ))}
