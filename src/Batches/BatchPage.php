@@ -28,6 +28,7 @@ final readonly class BatchPage
         private FloraLibrary $library,
         private RecipeBook $book,
         private Standing $standing,
+        private BatchRepository $batches,
         private SchoolClock $clock,
     ) {
     }
@@ -87,6 +88,18 @@ final readonly class BatchPage
         );
     }
 
+    /** @return list<BatchSummaryView> of what is being made: what is to be looked after soonest goes first */
+    public function running(): array
+    {
+        $running = array_map($this->summary(...), $this->batches->running());
+        usort(
+            $running,
+            static fn (BatchSummaryView $a, BatchSummaryView $b): int => ($a->dueAt ?? '9') <=> ($b->dueAt ?? '9'),
+        );
+
+        return $running;
+    }
+
     public function summary(Batch $batch): BatchSummaryView
     {
         $recipe = $batch->recipe();
@@ -114,6 +127,7 @@ final readonly class BatchPage
             $batch->units->count(),
             $batch->units->filter(static fn (BatchUnit $u): bool => null !== $u->recalledAt)->count(),
             $batch->note,
+            $this->standing->ofBatch($batch),
         );
     }
 

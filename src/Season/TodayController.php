@@ -6,7 +6,6 @@ namespace App\Season;
 
 use App\Account\User;
 use App\Batches\BatchPage;
-use App\Batches\BatchRepository;
 use App\Clock\SchoolClock;
 use App\Examine\ExaminationRepository;
 use App\Examine\Summaries;
@@ -52,7 +51,6 @@ final class TodayController extends ApiController
         private readonly FloraLibrary $library,
         private readonly SchoolClock $clock,
         private readonly DueToday $due,
-        private readonly BatchRepository $batches,
         private readonly BatchPage $making,
     ) {
     }
@@ -90,7 +88,7 @@ final class TodayController extends ApiController
                 $this->due->of($user),
                 $this->due->weather(),
                 null === $place ? null : LessonOfDay::of($flora, $place->place(), DayOfYear::on($today)),
-                array_map($this->making->summary(...), $this->batches->running()),
+                $this->making->running(),
             ),
         );
     }

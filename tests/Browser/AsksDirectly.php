@@ -18,7 +18,7 @@ trait AsksDirectly
     }
 
     /** A field that takes no keys one by one: a day, a slider. */
-    private function put(string $field, string $value): void
+    private function put(string $field, mixed $value): void
     {
         $this->see(WebDriverBy::cssSelector($field));
         $this->browser->executeScript(

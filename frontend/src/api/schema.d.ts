@@ -4095,6 +4095,8 @@ export interface components {
         };
         /** @enum {string} */
         BatchState: "running" | "done" | "joined" | "given-up";
+        /** @enum {string} */
+        BatchDoubt: "tree-doubted" | "another-kind" | "recalled";
         /** @description Something that is made, in a list. */
         BatchSummaryView: {
             /** @description of it */
@@ -4121,9 +4123,9 @@ export interface components {
             recalled: number;
             /** @description what to do otherwise next time */
             note: string;
+            /** @description why nobody eats of it */
+            doubt?: components["schemas"]["BatchDoubt"] | null;
         };
-        /** @enum {string} */
-        BatchDoubt: "tree-doubted" | "another-kind" | "recalled";
         /** @description A harvest something is made of. */
         SourceView: {
             /** @description id of the harvest */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Batches\View;
 
+use App\Batches\BatchDoubt;
 use App\Batches\BatchState;
 
 /** Something that is made, in a list. */
@@ -22,6 +23,7 @@ final readonly class BatchSummaryView
      * @param int         $units      jars
      * @param int         $recalled   of them called back
      * @param string      $note       what to do otherwise next time
+     * @param BatchDoubt|null $doubt  why nobody eats of it
      */
     public function __construct(
         public string $id,
@@ -36,6 +38,7 @@ final readonly class BatchSummaryView
         public int $units,
         public int $recalled,
         public string $note,
+        public ?BatchDoubt $doubt,
     ) {
     }
 }

@@ -131,10 +131,7 @@ function Page({ b, jar }: { b: Batch; jar: string }) {
           ))}
         </ol>
         {b.recipe === "firewood" && b.state === "running" && b.sources[0] && (
-          <Link
-            to={`/reckon?taxon=${b.sources[0].taxon}&since=${b.begunOn}`}
-            className="inline-flex min-h-11 items-center underline print:hidden"
-          >
+          <Link to={`/reckon?taxon=${b.sources[0].taxon}&since=${b.begunOn}`} className="inline-flex min-h-11 items-center underline print:hidden">
             How far it has dried, by a station’s weather
           </Link>
         )}

@@ -4,7 +4,7 @@ import type { Schemas } from "../../api/client";
 import { batchesQuery, useSession } from "../../api/queries";
 import { Loading, Trouble } from "../../ui/controls";
 import { PageHead } from "../../ui/page-head";
-import { STATE } from "../../words/batches";
+import { DOUBT, STATE } from "../../words/batches";
 import { capital, dayWords, momentWords } from "../../words/text";
 
 /** What is being made, and what was. */
@@ -70,6 +70,7 @@ export function BatchLine({ b }: { b: Schemas["BatchSummaryView"] }) {
           {b.units > 0 && ` · ${b.units === 1 ? "one jar" : `${b.units} jars`}`}
           {b.recalled > 0 && `, ${b.recalled} called back`}
         </span>
+        {b.doubt && <span className="block text-sm font-semibold text-berry">{DOUBT[b.doubt]} Nobody eats of it.</span>}
       </Link>
     </li>
   );
