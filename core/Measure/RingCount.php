@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Hylognosis\Measure;
 
 /**
- * How old a stem is by the rings one can count, where they do not reach the middle: at the mean width of those that were
- * counted, half as fast or twice as fast in its youth.
+ * How old a stem is by the rings one can count, where they do not reach the middle: at the mean width of those that
+ * were counted, half as fast or twice as fast in its youth.
  *
  * Source: common practice of counting increment cores that miss the pith. Rings may be missing in bad years, and double
  * in dry summers: no count is exact but of a cross-dated one.

@@ -7,8 +7,8 @@ namespace Hylognosis\Measure;
 /**
  * What a twig grew year by year, from ring scar to ring scar, the tip first.
  *
- * Source: one ring scar to the next is one season's growth (common practice). Some kinds grow twice in a summer and leave
- * a second, weaker ring.
+ * Source: one ring scar to the next is one season's growth (common practice). Some kinds grow twice in a summer and
+ * leave a second, weaker ring.
  */
 final readonly class TwigYears
 {

@@ -9,15 +9,15 @@ use Hylognosis\Measure\Temperature;
 use Hylognosis\Weather\DailyWeather;
 
 /**
- * Wood that dries in the open, under a roof and with wind between the pieces: day by day it comes nearer to what the air
- * would have it be ({@see Moisture::ofWoodIn}), the faster the warmer, the thinner and the lighter it is, and through its
- * ends faster than through its sides.
+ * Wood that dries in the open, under a roof and with wind between the pieces: day by day it comes nearer to what the
+ * air would have it be ({@see Moisture::ofWoodIn}), the faster the warmer, the thinner and the lighter it is, and
+ * through its ends faster than through its sides.
  *
- * Sources: exponential approach and thickness to the power 1.5 are common practice of kiln schedules; that warmth counts
- * as the pressure of water vapour does, and that wood lets water out along the grain as fast as if it were three and a
- * half times thinner, is from the Wood Handbook, ch. 4 and 13 (memory); the rate is set so that an inch of ash dries to 20 % in
- * some sixty days of summer (times to air-dry lumber in "Air Drying of Lumber", FPL-GTR-117; memory). Stacks differ: a
- * rate between 0.6 and 1.6 times that is all anybody can say.
+ * Sources: exponential approach and thickness to the power 1.5 are common practice of kiln schedules; that warmth
+ * counts as the pressure of water vapour does, and that wood lets water out along the grain as fast as if it were three
+ * and a half times thinner, is from the Wood Handbook, ch. 4 and 13 (memory); the rate is set so that an inch of ash
+ * dries to 20 % in some sixty days of summer (times to air-dry lumber in "Air Drying of Lumber", FPL-GTR-117; memory).
+ * Stacks differ: a rate between 0.6 and 1.6 times that is all anybody can say.
  */
 final readonly class AirDrying
 {
@@ -84,7 +84,8 @@ final readonly class AirDrying
     }
 
     /**
-     * Days until it is no damper than it should be, at the soonest, in the middle and at the latest, in years as they were.
+     * Days until it is no damper than it should be, at the soonest, in the middle and at the latest, in years as they
+     * were.
      *
      * @param array{Moisture, Moisture} $from the driest and the dampest it may be now
      * @param non-empty-list<list<DailyWeather>> $years weather that may come, one after the other from the first day

@@ -10,8 +10,8 @@ use Hylognosis\Measure\Volume;
 /**
  * What is in the stem of a tree that stands: the area at breast height times the height, times how full the stem is.
  *
- * Source: form factors of 0.32 to 0.5 for stems of forest trees are common practice; the 31 felled black cherries of the
- * data set `trees` have 0.32 to 0.44 (tests/Reference).
+ * Source: form factors of 0.32 to 0.5 for stems of forest trees are common practice; the 31 felled black cherries of
+ * the data set `trees` have 0.32 to 0.44 (tests/Reference).
  */
 final readonly class StandingStem
 {

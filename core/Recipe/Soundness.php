@@ -5,13 +5,15 @@ declare(strict_types=1);
 namespace Hylognosis\Recipe;
 
 /**
- * What every recipe must have before anybody cooks by it: a time or an end to each step, something weighed where it is to
- * be eaten, cautions, and no word of a dose.
+ * What every recipe must have before anybody cooks by it: a time or an end to each step, something weighed where it is
+ * to be eaten, cautions, and no word of a dose.
  */
 final readonly class Soundness
 {
     /** What people write who tell others how much of a remedy to take. */
-    private const DOSE = '/\b(dos(e|es|age|ing)|(times|cups?|drops?|spoonfuls?|teaspoons?|tablespoons?) (a|per|each|every) (day|meal|hour)|(once|twice|thrice|three times) (a day|daily)|safe to eat)\b/i';
+    private const DOSE =
+        '/\b(dos(e|es|age|ing)|(times|cups?|drops?|spoonfuls?|teaspoons?|tablespoons?) (a|per|each|every) '.
+        '(day|meal|hour)|(once|twice|thrice|three times) (a day|daily)|safe to eat)\b/i';
     /** As the floras name what parts are for. */
     private const USES = [
         'food',
@@ -71,7 +73,7 @@ final readonly class Soundness
         foreach (self::texts($recipe, $steps) as $text) {
             if (1 === preg_match(self::DOSE, $text, $found)) {
                 $faults[] = \sprintf(
-                    '%s: "%s" is no word for a recipe; what people said it was good for is history, and has no measure.',
+                    '%s: "%s" is no word for a recipe; what people said it was good for is history, without a measure.',
                     $recipe->id,
                     $found[0],
                 );

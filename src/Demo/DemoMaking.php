@@ -161,8 +161,8 @@ final class DemoMaking
     }
 
     /**
-     * Told whole, step by step; or told short, by how many steps it is through: then each took its least time, and came out
-     * in the middle of what the recipe says.
+     * Told whole, step by step; or told short, by how many steps it is through: then each took its least time, and came
+     * out in the middle of what the recipe says.
      *
      * @param array<string, User>     $people
      * @param array<string, Specimen> $trees

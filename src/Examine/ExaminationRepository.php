@@ -72,7 +72,10 @@ final class ExaminationRepository extends ServiceEntityRepository
         );
     }
 
-    /** @return list<ExaminationRecord> of others, signed since that day, of which a second person was all that was missing then */
+    /**
+     * @return list<ExaminationRecord> of others, signed since that day, of which a second person was all that was
+     *     missing then
+     */
     public function wantingSince(User $reader, \DateTimeImmutable $day): array
     {
         return self::records(

@@ -168,7 +168,9 @@ final readonly class Exports
                     'h.opened, h.sound, h.count_by, h.sex, '.
                     "CASE WHEN h.lone IS NULL THEN '' WHEN h.lone THEN '1' ELSE '0' END AS lone ".
                     'FROM harvest h JOIN decision d ON d.id = '.
-                    'h.decision_id JOIN examination e ON e.id = d.examination_id JOIN specimen s ON s.id = e.specimen_id JOIN person p ON p.id = h.taken_by_id ORDER BY h.taken_on, h.id',
+                    'h.decision_id JOIN examination e ON e.id = d.examination_id '.
+                    'JOIN specimen s ON s.id = e.specimen_id JOIN person p ON p.id = h.taken_by_id '.
+                    'ORDER BY h.taken_on, h.id',
             ) as $h
         ) {
             yield Csv::line(array_values($h));

@@ -45,7 +45,9 @@ final class OwnRecipeController extends ApiController
     ) {
     }
 
-    /** The body is a document of recipes, YAML or JSON, as flora/schema/recipes.schema.json says: all of it, or nothing. */
+    /**
+     * The body is a document of recipes, YAML or JSON, as flora/schema/recipes.schema.json says: all of it, or nothing.
+     */
     #[Route('/api/recipes/own', methods: ['POST'])]
     #[OA\RequestBody(
         required: true,

@@ -12,6 +12,7 @@ use App\Season\View\DayView;
 use App\Season\View\EventView;
 use App\Season\View\ExpectedEventView;
 use App\Season\View\PhenologyRowView;
+use App\Season\View\PlaceWindowsView;
 use App\Season\View\TreeSeasonView;
 use App\Season\View\YearView;
 use App\Storage\Transaction;
@@ -63,13 +64,31 @@ final class YearController extends ApiController
     ) {
     }
 
+    /** When a kind may be taken at the school's places. */
+    #[Route('/api/flora/taxa/{id}/windows', requirements: ['id' => '[a-z0-9-]+'], methods: ['GET'])]
+    #[OA\Response(
+        response: 200,
+        description: 'The places.',
+        content: new OA\JsonContent(
+            type: 'array',
+            items: new OA\Items(ref: new Model(type: PlaceWindowsView::class)),
+        ),
+    ),]
+    public function windows(#[CurrentUser] User $user, string $id, KindAtPlaces $places): JsonResponse
+    {
+        $flora = $this->library->flora($user->flora);
+        $taxon = $flora->taxa[$id] ?? throw Refused::missing('There is no such kind in the flora.');
+
+        return $this->json($places->of($flora, $taxon));
+    }
+
     #[Route('/api/year', methods: ['GET'])]
     #[OA\Response(response: 200, description: 'The year.', content: new Model(type: YearView::class))]
     public function year(
         #[CurrentUser] User $user,
         YearOfPlace $year,
         #[MapQueryParameter(validationFailedStatusCode: 422)] string $site = '',
-        #[MapQueryParameter(options: ['min_range' => 1900, 'max_range' => 2200], validationFailedStatusCode: 422)]
+        #[MapQueryParameter(options: ['min_range' => 1900, 'max_range' => 2200], validationFailedStatusCode: 422),]
         ?int $of = null,
         #[MapQueryParameter(validationFailedStatusCode: 422)] bool $all = false,
     ): JsonResponse {

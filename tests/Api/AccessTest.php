@@ -243,6 +243,7 @@ final class AccessTest extends ApiTestCase
         'app_recipes_recipe_all' => ['readers', '/api/recipes'],
         'app_recipes_recipe_document' => ['readers', '/api/recipes.json'],
         'app_recipes_recipe_recipe' => ['readers', '/api/recipes/acorn-meal'],
+        'app_season_year_windows' => ['readers', '/api/flora/taxa/sambucus-nigra/windows'],
         'app_season_crop_crops' => ['readers', '/api/specimens/{tree}/crops'],
         'app_season_crop_note' => [
             'people',
@@ -359,7 +360,7 @@ final class AccessTest extends ApiTestCase
       per: haws
       needs: [a sieve]
       steps:
-        - {name: Mash, do: "Mash them raw with water.", takes: 20 min, beside: {water: 0.5}, until: "the stones swim free", left: 0.5–0.7}
+        - {name: Mash, do: "Mash them raw.", takes: 20 min, until: "the stones swim free", left: 0.5–0.7}
       keeping: [{as: leather, for: 3–6 months, where: dry, spoils: "It turns sticky."}]
       cautions: ["The stones are not eaten."]
       allergens: []

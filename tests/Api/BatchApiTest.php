@@ -49,7 +49,8 @@ final class BatchApiTest extends ApiTestCase
         $this->call('POST', $at.'/steps/1/checks', ['answer' => 'done']);
         $done = $this->call('PUT', $at.'/steps/1', $ready);
         self::assertNull(self::at($done, 'steps.1.dueAt'));
-        self::assertProblem(409, 'not left out', $this->call('PUT', $at.'/steps/2', $ready + ['leftOut' => true])); // what is to dry
+        // what is to dry is not left out
+        self::assertProblem(409, 'not left out', $this->call('PUT', $at.'/steps/2', $ready + ['leftOut' => true]));
         $sorted = $this->call('POST', $at.'/steps', [
             'name' => 'Sort',
             'do' => 'Out with the small ones.',

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Tests\Api;
 
-/** What people reckon in the head, asked over the API; whether it is right is tested in tests/Reference/ProcessingTest.php. */
+/**
+ * What people reckon in the head, asked over the API; whether it is right is tested in
+ * tests/Reference/ProcessingTest.php.
+ */
 final class ReckoningTest extends ApiTestCase
 {
     public function testFiguresComeUnderTheirNames(): void

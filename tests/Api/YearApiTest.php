@@ -9,6 +9,18 @@ use Symfony\Component\Uid\Uuid;
 /** The year at a place: what was seen moves what is expected, and nobody learns by it what is covered. */
 final class YearApiTest extends ApiTestCase
 {
+    public function testWindowsOfAKindAreToldForThePlacesWhereItStands(): void
+    {
+        $this->signIn('ida');
+        $places = array_column($this->call('GET', '/api/flora/taxa/sambucus-nigra/windows'), null, 'name');
+        self::assertSame('Mill meadow', array_key_first($places));
+        self::assertContains('M-01', (array) self::at($places, 'Mill meadow.trees'));
+        self::assertSame([], self::at($places, 'Upper Leiten wood.trees'));
+        $from = static fn (string $place): mixed => self::at($places, $place.'.parts.0.next.from.likely');
+        self::assertLessThan($from('Upper Leiten wood'), $from('Mill meadow'), 'later uphill');
+        self::assertProblem(404, 'no such kind', $this->call('GET', '/api/flora/taxa/no-such-kind/windows'));
+    }
+
     public function testThreeDatesOfALateSpringMoveAllWindowsOfTheSite(): void
     {
         $this->signIn('marta');

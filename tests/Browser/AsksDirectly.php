@@ -22,7 +22,8 @@ trait AsksDirectly
     {
         $this->see(WebDriverBy::cssSelector($field));
         $this->browser->executeScript(
-            'const e = document.querySelector(arguments[0]); const of = e instanceof HTMLSelectElement ? HTMLSelectElement : HTMLInputElement; '.
+            'const e = document.querySelector(arguments[0]); '.
+                'const of = e instanceof HTMLSelectElement ? HTMLSelectElement : HTMLInputElement; '.
                 'Object.getOwnPropertyDescriptor(of.prototype, "value").set.call(e, arguments[1]); '.
                 'e.dispatchEvent(new Event(e instanceof HTMLSelectElement ? "change" : "input", {bubbles: true}))',
             [$field, $value],

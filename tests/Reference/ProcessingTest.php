@@ -30,8 +30,8 @@ use PHPUnit\Framework\TestCase;
 final class ProcessingTest extends TestCase
 {
     /**
-     * Wood Handbook, table 4–2, by °F: percent on dry basis at 5, 10 … 95 % of humidity (memory). The 20 °C of European
-     * standards lie between the rows of 60 and 70 °F.
+     * Wood Handbook, table 4–2, by °F: percent on dry basis at 5, 10 … 95 % of humidity (memory). The 20 °C of
+     * European standards lie between the rows of 60 and 70 °F.
      */
     private const EQUILIBRIUM = [
         30 => [1.4, 2.6, 3.7, 4.6, 5.5, 6.3, 7.1, 7.9, 8.7, 9.5, 10.4, 11.3, 12.4, 13.5, 14.9, 16.5, 18.5, 21.0, 24.3],
@@ -228,8 +228,8 @@ final class ProcessingTest extends TestCase
     }
 
     /**
-     * Diameter (in), height (ft) and volume (ft³) of 31 felled black cherries: the data set `trees` of R’s own package
-     * `datasets` (Debian’s r-base-core), after Ryan, Joiner & Ryan, The Minitab Student Handbook (1976).
+     * Diameter (in), height (ft) and volume (ft³) of 31 felled black cherries: the data set `trees` of R’s own
+     * package `datasets` (Debian’s r-base-core), after Ryan, Joiner & Ryan, The Minitab Student Handbook (1976).
      */
     private const TREES = [
         [8.3, 70, 10.3],
@@ -311,9 +311,8 @@ final class ProcessingTest extends TestCase
             Length::ofMetres(3),
             $density,
         );
-        foreach (
-            ['ash' => [670, 60, 200], 'basswood' => [420, 40, 150], 'red oak' => [700, 70, 200]] as $wood => [$kg, $least, $most]
-        ) {
+        $tables = ['ash' => [670, 60, 200], 'basswood' => [420, 40, 150], 'red oak' => [700, 70, 200]];
+        foreach ($tables as $wood => [$kg, $least, $most]) {
             [$soonest, $summer] = $board($kg)->daysTo($green, $dry, [$year('2026-05-15')]);
             [, $autumn, $latest] = $board($kg)->daysTo($green, $dry, [$year('2026-09-15')]);
             self::assertEqualsWithDelta($least, $summer, 0.25 * $least, $wood.' in summer');

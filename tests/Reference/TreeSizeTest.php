@@ -71,7 +71,9 @@ final class TreeSizeTest extends TestCase
         self::assertEqualsWithDelta(45.0, TreeSize::lean(Length::ofMetres(2), Length::ofMetres(2)), 1e-9);
     }
 
-    /** 441.5 against 440.25 points is no lead: girth is off by an inch, height by 3 %, spread by 5 % (common practice). */
+    /**
+     * 441.5 against 440.25 points is no lead: girth is off by an inch, height by 3 %, spread by 5 % (common practice).
+     */
     public function testAChampionLeadsOnlyByMoreThanTheTapeIsOff(): void
     {
         $points = static fn (float $girth, float $height, float $spread): ChampionPoints => ChampionPoints::of(

@@ -225,6 +225,8 @@ export const harvestsQuery = (by: Schemas["GroupBy"], taxon = "") =>
     queryFn: () => unwrap(client.GET("/api/harvests", { params: { query: { by, ...(taxon && { taxon }) } } })),
     placeholderData: (before) => before,
   });
+export const windowsOfQuery = (id: string) =>
+  queryOptions({ queryKey: ["taxon", id, "windows"], queryFn: () => unwrap(client.GET("/api/flora/taxa/{id}/windows", ofTree(id))) });
 export const openGatesQuery = queryOptions({ queryKey: ["open-gates"], queryFn: () => unwrap(client.GET("/api/harvests/open")) });
 export const measuresQuery = queryOptions({ queryKey: ["measures"], queryFn: () => unwrap(client.GET("/api/measures")) });
 export const freeHarvestsQuery = queryOptions({

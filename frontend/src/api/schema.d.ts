@@ -1871,6 +1871,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/flora/taxa/{id}/windows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** When a kind may be taken at the school's places. */
+        get: operations["get_app_season_year_windows"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/year": {
         parameters: {
             query?: never;
@@ -6181,6 +6198,26 @@ export interface components {
             enough: boolean;
             /** @description tagged ones of its kind within that, the nearest first */
             trees: components["schemas"]["PartnerView"][];
+        };
+        /** @description When a part may be taken at a place. */
+        PartWindowView: {
+            /** @description id of the part */
+            part: string;
+            /** @description what it is called */
+            label: string;
+            /** @description the one that is open, or comes next; null: not at this place */
+            next?: components["schemas"]["WindowView"] | null;
+        };
+        /** @description The windows of a kind at a place of the school. */
+        PlaceWindowsView: {
+            /** @description id of the place */
+            site: string;
+            /** @description of the place */
+            name: string;
+            /** @description tags of its trees there, of those held to be that kind and not doubted */
+            trees: string[];
+            /** @description in the order of the flora */
+            parts: components["schemas"]["PartWindowView"][];
         };
         /** @description The year of a part at a place, week by week. */
         YearRowView: {
@@ -11669,6 +11706,46 @@ export interface operations {
             };
             /** @description No such tree. */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_season_year_windows: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The places. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceWindowsView"][];
+                };
+            };
+            /** @description No such thing. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

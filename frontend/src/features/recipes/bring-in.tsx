@@ -31,8 +31,12 @@ export function BringIn() {
     <section className="mt-6 print:hidden">
       <h2 className="border-b border-ink pb-1 text-lg">Recipes of your own</h2>
       <p className="py-1 text-sm text-faded">
-        A YAML or JSON file in the form in which <a href="/api/recipes.json" className="underline">all of them leave</a>; the schema is flora/schema/recipes.schema.json.
-        Each step says how long it takes, food says what is weighed, and nothing says how much of a remedy to take.
+        A YAML or JSON file in the form in which{" "}
+        <a href="/api/recipes.json" className="underline">
+          all of them leave
+        </a>
+        ; the schema is flora/schema/recipes.schema.json. Each step says how long it takes, food says what is weighed, and nothing says how much of a
+        remedy to take.
       </p>
       <label className="inline-flex min-h-11 cursor-pointer items-center rounded-sm border border-ink bg-sheet px-3 font-semibold hover:bg-pressed focus-within:outline-3 focus-within:outline-ink">
         {bring.isPending ? "Reading …" : "Bring in a file"}

@@ -11,6 +11,7 @@ import { ORGANS, STATION } from "../../words/stations";
 import { capital, dayWords, percent } from "../../words/text";
 import { NeverLine } from "../review/never";
 import { OwnKnowledge } from "./own";
+import { OwnWindows } from "./own-windows";
 
 export default function SpeciesPage() {
   const { id = "" } = useParams();
@@ -73,6 +74,7 @@ export default function SpeciesPage() {
           {t.parts.map((p) => (
             <PartSection key={p.id} part={p} flora={flora} recipes={recipes.data?.filter((r) => r.of.includes(`${t.id}/${p.id}`)) ?? []} />
           ))}
+          {taken.length > 0 && <OwnWindows taxon={t.id} />}
           {taken.length > 0 && <OwnKnowledge taxon={t.id} />}
           {taken.length > 0 && <Harvests harvests={t.harvests} />}
         </div>
