@@ -173,7 +173,7 @@ final class ViewsTest extends BrowserTestCase
         $this->signIn('Marta Ellinger');
         $this->browser->get(Servers::app().'/places');
         $this->click(WebDriverBy::cssSelector('[data-place="Mill meadow"]'));
-        $this->waitForText(WebDriverBy::cssSelector('main'), 'of 6 left this year');
+        $this->waitForText(WebDriverBy::cssSelector('main'), 'of 14 left this year');
         self::assertSame([], $this->axe());
         foreach (['Change the place', 'Record what the owner says'] as $dialog) {
             $this->press($dialog);

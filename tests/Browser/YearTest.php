@@ -156,6 +156,7 @@ final class YearTest extends BrowserTestCase
     public function testWhatHangsOnATreeIsNotedByOnePressAndADayIsKept(): void
     {
         $this->signIn('Marta Ellinger');
+        $this->day('2027-07-20');
         $this->browser->get(Servers::app().'/trees/'.$this->tree('M-02'));
         $this->waitForText(WebDriverBy::cssSelector('[data-crop="nut"]'), 'One person may bring home some');
         $this->click(WebDriverBy::xpath('//*[@data-crop="nut"]//button[normalize-space(.)="Poor"]'));
@@ -164,6 +165,7 @@ final class YearTest extends BrowserTestCase
         $this->click(WebDriverBy::xpath('//summary[contains(., "What hung on it")]'));
         $this->press('Take back: nuts, 2027');
         $this->waitForText(WebDriverBy::cssSelector('[data-crop="nut"]'), 'The last good year here');
+        $this->day('2027-06-14');
         $this->browser->get(Servers::app().'/plan?day=2027-06-20');
         $this->click(WebDriverBy::xpath('//summary[contains(., "Days that are kept")]'));
         $this->see(WebDriverBy::name('plan-name'))->sendKeys('Elder for the whole class');
