@@ -4,6 +4,7 @@ import type { Schemas } from "../api/client";
 import { GateFigure } from "../features/gate/figure";
 import { SeverityMark, StandingMark } from "../ui/marks";
 import { GATE_WORD, type GateState } from "../words/gate";
+import { TINT } from "./ink";
 import { Plate } from "./plate";
 
 /** A description as the server gives it: of each character the states, most frequent first. */
@@ -44,7 +45,7 @@ describe("a plate", () => {
   ])("shows by its %s that it is another tree", (_, other) => {
     expect(plate(other)).not.toBe(plate(MAPLE));
   });
-  it("leaves pale berries open, inks dark ones, and says the colour in words", () => {
+  it("gives fruit its own colour, white in the dark as well, and says it in words", () => {
     const berries = (colours: [string, number][]) =>
       renderToStaticMarkup(
         <Plate
@@ -61,14 +62,14 @@ describe("a plate", () => {
       ["yellow", 0.2],
     ]);
     expect(white).toContain(">fruit, white<");
-    expect(white).toContain("--plate-berry");
+    expect(white).toContain(TINT.white);
     const black = berries([
       ["green", 0.5],
       ["black", 0.3],
       ["purple", 0.25],
     ]);
     expect(black).toContain(">fruit, black or purple<");
-    expect(black).not.toContain("style=");
+    expect(black).toContain(TINT.black);
     expect(berries([["green", 1]])).toContain(">fruit, green<");
   });
   it("names the tree in words beside the drawing", () => {

@@ -1,6 +1,6 @@
 import { useId, useState } from "react";
 import type { Character, Schemas, Score } from "../../api/client";
-import { Glyph } from "../../plates/glyphs";
+import { Tile } from "../../plates/tile";
 import { Button, Dialog } from "../../ui/controls";
 import { capital } from "../../words/text";
 import { shownNumber, shownUnit } from "../../words/units";
@@ -119,7 +119,7 @@ function Seen({ score, character, units }: { score: Score; character: Character;
   const drawing = character.states.find((s) => s.id === score.states[0])?.drawing;
   return (
     <span className="flex items-center gap-1">
-      {drawing && <Glyph name={drawing} size={28} />}
+      {drawing && <Tile character={character.id} state={score.states[0] ?? ""} drawing={drawing} size={28} />}
       <span className="text-faded">
         {words(score, character, units)}
         {score.answer === "seen" && score.certainty !== "sure" ? ` (${score.certainty})` : ""}

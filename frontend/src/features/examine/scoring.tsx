@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import type { Character } from "../../api/client";
-import { Glyph } from "../../plates/glyphs";
+import { Tile } from "../../plates/tile";
 import { Button, Choice, fieldClass } from "../../ui/controls";
 import { isAbout } from "../../words/numbers";
 import { shownUnit } from "../../words/units";
@@ -83,7 +83,7 @@ export function Scoring({ character }: { character: Character }) {
                   className={`flex flex-col rounded-sm border p-2 text-left ${on ? "border-ink bg-pressed outline-2 outline-ink" : "border-rule bg-ground hover:border-ink"} ${state.absence ? "border-dashed" : ""}`}
                 >
                   <span className="flex items-start justify-between">
-                    <Glyph name={state.drawing} size={60} />
+                    <Tile character={character.id} state={state.id} drawing={state.drawing} size={60} />
                     <span aria-hidden="true" className="figures hidden text-xs text-faded wide:block">
                       {on ? "✓" : i + 1}
                     </span>

@@ -1,4 +1,4 @@
-import { spread } from "../../plates/geometry";
+import { spread } from "../../plates/ink";
 import { type Organ, STATION } from "../../words/stations";
 import { useBench } from "./bench";
 

@@ -3,8 +3,8 @@ import type { ReactNode } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
 import { recipesQuery, taxonQuery, useSession } from "../../api/queries";
-import { Glyph } from "../../plates/glyphs";
 import { Plate } from "../../plates/plate";
+import { Tile } from "../../plates/tile";
 import { Loading, Name, Trouble } from "../../ui/controls";
 import { SeverityMark } from "../../ui/marks";
 import { ORGANS, STATION } from "../../words/stations";
@@ -160,7 +160,7 @@ function PartSection({ part, flora, recipes }: { part: Schemas["PartView"]; flor
       <ul className="mt-1 grid grid-cols-2 gap-x-4 wide:grid-cols-4">
         {part.required.map((r) => (
           <li key={r.character} className="flex items-center gap-2 py-1">
-            {r.states[0] && <Glyph name={r.states[0].drawing} size={40} className="shrink-0" />}
+            {r.states[0] && <Tile character={r.character} state={r.states[0].state} drawing={r.states[0].drawing} size={40} className="shrink-0" />}
             <span className="text-sm leading-tight">
               {r.label}: <strong>{r.range ?? r.states.map((s) => s.label).join(" or ")}</strong>
               {r.samples > 1 && <span className="text-faded"> on {r.samples}</span>}
