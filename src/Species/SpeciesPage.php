@@ -21,6 +21,7 @@ use App\Species\View\StateShareView;
 use App\Species\View\TaxonView;
 use Hylognosis\Flora\Character;
 use Hylognosis\Flora\Condition;
+use Hylognosis\Flora\Description;
 use Hylognosis\Flora\FigureKind;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Hazard;
@@ -47,14 +48,6 @@ final readonly class SpeciesPage
 
     public function of(Flora $flora, Taxon $taxon): TaxonView
     {
-        $described = [];
-        foreach ($flora->characters as $character) {
-            $view = $this->described($taxon, $character);
-            if (null !== $view) {
-                $described[] = $view;
-            }
-        }
-
         return new TaxonView(
             $taxon->id,
             $taxon->name,
@@ -70,7 +63,7 @@ final readonly class SpeciesPage
             $taxon->status->note,
             $taxon->severity(),
             $taxon->summary,
-            $described,
+            $this->description($flora, $taxon->description),
             array_map(
                 static fn (Hazard $h): HazardView => new HazardView($h->part, $h->who, $h->way, $h->severity, $h->note),
                 $taxon->hazards,
@@ -87,6 +80,19 @@ final readonly class SpeciesPage
             $taxon->parents,
             array_values(
                 array_map(static fn (StatedNever $never): NeverView => NeverView::of($flora, $never), $taxon->nevers),
+            ),
+        );
+    }
+
+    /** @return list<DescribedView> in the flora's order; what it is silent of is left out */
+    public function description(Flora $flora, Description $description): array
+    {
+        return array_values(
+            array_filter(
+                array_map(
+                    fn (Character $character): ?DescribedView => $this->described($description, $character),
+                    $flora->characters,
+                ),
             ),
         );
     }
@@ -124,10 +130,10 @@ final readonly class SpeciesPage
         return array_values($references);
     }
 
-    private function described(Taxon $taxon, Character $character): ?DescribedView
+    private function described(Description $description, Character $character): ?DescribedView
     {
-        $range = $taxon->description->range($character->id);
-        $frequencies = $taxon->description->frequencies($character->id) ?? [];
+        $range = $description->range($character->id);
+        $frequencies = $description->frequencies($character->id) ?? [];
         arsort($frequencies);
         if (null === $range && [] === $frequencies) {
             return null;

@@ -33,6 +33,7 @@ final class AccessTest extends ApiTestCase
         'app_species_flora_floras' => ['everybody', '/api/floras'],
         'app_species_flora_flora' => ['readers', '/api/flora'],
         'app_species_flora_terms' => ['readers', '/api/terms'],
+        'app_species_comparison_compare' => ['readers', '/api/flora/compare?taxa=fagus-sylvatica,carpinus-betulus'],
         'app_species_flora_taxon' => ['readers', '/api/flora/taxa/taxus-baccata'],
         'app_account_session_preferences' => ['readers', '/api/preferences', ['units' => 'metric']],
         'app_demo_day_day' => ['people', '/api/demo/day', ['day' => '2027-06-14']],

@@ -49,6 +49,49 @@ final class FloraApiTest extends ApiTestCase
         );
     }
 
+    public function testKindsAreLaidSideBySideByWhatPartsThem(): void
+    {
+        $this->signIn('ida');
+        $c = $this->call('GET', '/api/flora/compare?taxa=fagus-sylvatica,carpinus-betulus,ulmus-glabra&stage=young');
+        self::assertSame('young', self::at($c, 'stage'));
+        self::assertIsArray($c['taxa']);
+        self::assertSame(
+            ['fagus-sylvatica', 'carpinus-betulus', 'ulmus-glabra'],
+            array_column($c['taxa'], 'taxon'),
+            'in the order they were named',
+        );
+        self::assertIsArray($c['rows']);
+        self::assertContains('leaf.margin', array_column(\array_slice($c['rows'], 0, 8), 'character'));
+        foreach ($c['rows'] as $row) {
+            self::assertIsArray($row);
+            self::assertIsArray($row['sides']);
+            self::assertCount(3, $row['sides']);
+            self::assertGreaterThanOrEqual(
+                2,
+                \count(array_filter(array_column($row['sides'], 'times'), is_numeric(...))),
+            );
+        }
+    }
+
+    #[DataProvider('unfitToCompare')]
+    public function testWhatCannotBeLaidSideBySideIsNamed(string $query, int $status, string $told): void
+    {
+        $this->signIn('ida');
+        self::assertProblem($status, $told, $this->call('GET', '/api/flora/compare?'.$query));
+    }
+
+    /** @return iterable<string, array{string, int, string}> */
+    public static function unfitToCompare(): iterable
+    {
+        yield 'nothing' => ['', 422, 'taxa'];
+        yield 'one' => ['taxa=fagus-sylvatica', 422, 'two to four'];
+        yield 'twice the same' => ['taxa=fagus-sylvatica,fagus-sylvatica', 422, 'different'];
+        yield 'five' => ['taxa=a,b,c,d,e', 422, 'two to four'];
+        yield 'an unknown kind' => ['taxa=fagus-sylvatica,fagus-orientalis', 404, 'fagus-orientalis'];
+        yield 'an unknown flora' => ['taxa=fagus-sylvatica,ulmus-glabra&flora=atlantis', 404, 'atlantis'];
+        yield 'an unknown age' => ['taxa=fagus-sylvatica,ulmus-glabra&stage=ancient', 422, 'stage'];
+    }
+
     public function testAnyFloraCanBeReadByItsName(): void
     {
         $this->signIn('ida');

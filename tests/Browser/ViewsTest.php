@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -32,6 +33,7 @@ final class ViewsTest extends BrowserTestCase
         yield 'Terms' => ['/terms', 'Glossary'];
         yield 'Species' => ['/species', 'Central European hill country'];
         yield 'A species' => ['/species/taxus-baccata', 'What harms'];
+        yield 'Side by side' => ['/compare?taxa=fagus-sylvatica,carpinus-betulus&months=all', 'If it fits neither'];
         yield 'What they never show' => ['/review/central-european-hills', 'Strike out any'];
         yield 'Trees' => ['/trees', 'trees'];
         yield 'The map' => ['/trees?as=map', 'drawn'];
@@ -208,6 +210,39 @@ final class ViewsTest extends BrowserTestCase
             self::assertSame([], $this->wider(), $state);
             $this->resize(1280, 800);
         }
+        self::assertSame([], $this->consoleErrors());
+    }
+
+    public function testTwoKindsAreLaidSideBySideAndPrinted(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $this->browser->get(Servers::app().'/species/sambucus-nigra');
+        $this->click(WebDriverBy::cssSelector('a[aria-label="Lay dwarf elder beside it"]'));
+        $main = WebDriverBy::cssSelector('main');
+        $this->waitForText($main, 'Look first at the');
+        $this->waitForText($main, 'never shows');
+        self::assertCount(2, $this->browser->findElements(WebDriverBy::cssSelector('[data-compared]')));
+        $now = \count($this->browser->findElements(WebDriverBy::cssSelector('[data-parting]')));
+        $this->press('all year');
+        $this->browser
+            ->wait(10)
+            ->until(
+                fn (): bool => \count($this->browser->findElements(WebDriverBy::cssSelector('[data-parting]'))) > $now,
+            );
+        $this->see(WebDriverBy::cssSelector('main form input'))->sendKeys('red elder'.WebDriverKeys::ENTER);
+        $this->see(WebDriverBy::cssSelector('[data-compared="sambucus-racemosa"]'));
+        self::assertStringContainsString('sambucus-racemosa', urldecode($this->browser->getCurrentURL()));
+        $this->see(WebDriverBy::cssSelector('main form input'))->sendKeys('unicorn tree'.WebDriverKeys::ENTER);
+        $this->waitForText($main, 'No kind of this flora goes by that.');
+        $this->press('Drop red elder');
+        $this->browser
+            ->wait(10)
+            ->until(
+                fn (): bool => 2 === \count($this->browser->findElements(WebDriverBy::cssSelector('[data-compared]'))),
+            );
+        $pages = (new ChromeDevToolsDriver($this->browser))->execute('Page.printToPDF');
+        $pdf = base64_decode(\is_string($pages['data'] ?? null) ? $pages['data'] : '', true);
+        self::assertLessThanOrEqual(3, preg_match_all('~/Type\s*/Page\b~', (string) $pdf), 'a pair on three pages');
         self::assertSame([], $this->consoleErrors());
     }
 

@@ -122,8 +122,6 @@ try {
     $shot('year');
     $go('/plan');
     $shot('plan');
-    $go('/people');
-    $shot('people');
     $go('/exchange');
     $shot('exchange');
     $go('/recipes/acorn-meal?grams=5000');
@@ -134,6 +132,8 @@ try {
     $shot('batch');
     $go('/species/prunus-avium');
     $shot('species');
+    $go('/compare?taxa=sambucus-nigra,sambucus-ebulus&months=all');
+    $shot('compare');
     $go('/review/central-european-hills');
     $shot('review');
     $go('/terms#leaf.margin');

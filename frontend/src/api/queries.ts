@@ -93,6 +93,12 @@ export const taxonQuery = (id: string, flora?: string) =>
     queryKey: ["taxon", id, flora ?? ""],
     queryFn: () => unwrap(client.GET("/api/flora/taxa/{id}", { params: { path: { id }, query: flora ? { flora } : {} } })),
   });
+/** What parts kinds laid side by side. */
+export const comparisonQuery = (taxa: string[], flora: string, stage: Schemas["LifeStage"]) =>
+  queryOptions({
+    queryKey: ["comparison", taxa.join(), flora, stage],
+    queryFn: () => unwrap(client.GET("/api/flora/compare", { params: { query: { taxa: taxa.join(), stage, ...(flora && { flora }) } } })),
+  });
 export const examinationQuery = (id: string) =>
   queryOptions({
     queryKey: ["examination", id],

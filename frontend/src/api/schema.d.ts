@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/flora/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What exactly parts two to four taxa. */
+        get: operations["get_app_species_comparison_compare"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/begin": {
         parameters: {
             query?: never;
@@ -2382,6 +2399,23 @@ export interface components {
             }[];
         };
         /** @enum {string} */
+        LifeStage: "sapling" | "young" | "mature" | "old";
+        /** @description Which taxa are laid side by side. */
+        ComparisonQuery: {
+            /** @description two to four ids, with commas between */
+            taxa: string;
+            /**
+             * @description its name; empty: the one this person works with
+             * @default
+             */
+            flora?: string;
+            /**
+             * @description how old the trees are
+             * @default mature
+             */
+            stage?: components["schemas"]["LifeStage"];
+        };
+        /** @enum {string} */
         Dates: "day" | "month" | "iso";
         /** @description The first page: a school and its first instructor. */
         NewSchool: {
@@ -2678,8 +2712,6 @@ export interface components {
              */
             unit?: "mm" | "cm" | "m" | "in";
         };
-        /** @enum {string} */
-        LifeStage: "sapling" | "young" | "mature" | "old";
         /** @description An examination to begin. */
         NewExamination: {
             /** @description id of the tree */
@@ -3983,6 +4015,122 @@ export interface components {
             dates?: "day" | "month";
         };
         /** @enum {string} */
+        Severity: "deadly" | "serious" | "mild" | "harmless";
+        /** @enum {string} */
+        Organ: "outline" | "bark" | "twig" | "bud" | "leaf" | "flower" | "fruit" | "scent" | "wood" | "site";
+        /** @description How often a state occurs in a taxon. */
+        StateShareView: {
+            /** @description id of the state */
+            state: string;
+            /** @description name people read */
+            label: string;
+            /** @description key of its drawing */
+            drawing: string;
+            /**
+             * Format: float
+             * @description how often the taxon shows it, 0 to 1
+             */
+            share: number;
+        };
+        /** @description What the flora says of one character of a taxon. */
+        DescribedView: {
+            /** @description id of the character */
+            character: string;
+            organ: components["schemas"]["Organ"];
+            /** @description name of the character */
+            label: string;
+            /** @description most frequent first; none for numbers */
+            states: components["schemas"]["StateShareView"][];
+            /** @description with its unit; null for states */
+            range?: string | null;
+        };
+        /** @enum {string} */
+        Sureness: "sure" | "fairly";
+        /** @description What one person said of a stated never. */
+        ReviewView: {
+            /** @description who has read it */
+            who: string;
+            /** @description day, YYYY-MM-DD */
+            on: string;
+            verdict: components["schemas"]["ReviewVerdict"];
+            /** @description in a sentence; empty where there is none */
+            note: string;
+        };
+        /** @description One line of what a taxon never shows. */
+        NeverView: {
+            /** @description its id */
+            id: string;
+            /** @description id of the character */
+            character: string;
+            organ: components["schemas"]["Organ"];
+            /** @description what it never shows, in words */
+            forbids: string;
+            /** @description why, in a sentence */
+            reason: string;
+            sure: components["schemas"]["Sureness"];
+            /** @description somebody has seen it otherwise: it excludes nothing */
+            doubted: boolean;
+            /** @description people who have read it and agreed, beside its author */
+            readBy: number;
+            /** @description oldest first */
+            reviews: components["schemas"]["ReviewView"][];
+        };
+        /** @description One of the taxa laid side by side. */
+        ComparedView: {
+            /** @description its id */
+            taxon: string;
+            /** @description what people call it */
+            commonName: string;
+            /** @description scientific name */
+            name: string;
+            severity: components["schemas"]["Severity"];
+            /** @description what it is drawn from */
+            description: components["schemas"]["DescribedView"][];
+            /** @description what it never shows while another of them often does */
+            nevers: components["schemas"]["NeverView"][];
+        };
+        /** @description What one taxon shows in a character that parts it from others. */
+        SideView: {
+            /** @description most frequent first; none for numbers */
+            states: components["schemas"]["StateShareView"][];
+            /** @description with its unit; null for states */
+            range?: string | null;
+            /**
+             * Format: float
+             * @description how many times likelier a usual look makes it than the nearest other; null: the flora says nothing of it, which speaks neither for it nor against
+             */
+            times?: number | null;
+            /** @description in whose middle it can be seen on this one, 1 to 12 */
+            months: number[];
+        };
+        /** @description One character that parts them. */
+        PartingView: {
+            /** @description id of the character */
+            character: string;
+            organ: components["schemas"]["Organ"];
+            /** @description its name */
+            label: string;
+            /** @description how it is asked */
+            question: string;
+            /** @description how high on the tree, where that matters */
+            position: components["schemas"]["Position"];
+            /**
+             * Format: float
+             * @description what one look tells while each is as likely
+             */
+            bits: number;
+            /** @description one for each taxon, in their order */
+            sides: components["schemas"]["SideView"][];
+        };
+        /** @description Two to four taxa side by side: what parts them. */
+        ComparisonView: {
+            stage: components["schemas"]["LifeStage"];
+            /** @description in the order they were named */
+            taxa: components["schemas"]["ComparedView"][];
+            /** @description what parts them, the most telling first */
+            rows: components["schemas"]["PartingView"][];
+        };
+        /** @enum {string} */
         Units: "metric" | "imperial";
         /** @description Somebody of the school. */
         PersonView: {
@@ -4624,8 +4772,6 @@ export interface components {
             /** @description all nine, in their order */
             points: components["schemas"]["PointView"][];
         };
-        /** @enum {string} */
-        Severity: "deadly" | "serious" | "mild" | "harmless";
         /** @description A stated never that an exclusion leans on. */
         LineView: {
             /** @description its id */
@@ -4855,8 +5001,6 @@ export interface components {
             /** @description points met, of nine */
             met: number;
         };
-        /** @enum {string} */
-        Organ: "outline" | "bark" | "twig" | "bud" | "leaf" | "flower" | "fruit" | "scent" | "wood" | "site";
         /** @description A look worth taking next. */
         SuggestionView: {
             /** @description id of the character */
@@ -5470,7 +5614,7 @@ export interface components {
             when: string;
         };
         /** @description Where ways part. */
-        PartingView: {
+        PartingView2: {
             /** @description so many steps come before */
             after: number;
             /** @description to choose from */
@@ -5514,7 +5658,7 @@ export interface components {
             /** @description tools and vessels */
             needs: string[];
             /** @description where ways part */
-            partings: components["schemas"]["PartingView"][];
+            partings: components["schemas"]["PartingView2"][];
             /** @description of the ways that are taken */
             steps: components["schemas"]["RecipeStepView"][];
             /** @description how long it keeps */
@@ -6475,32 +6619,6 @@ export interface components {
             /** @description key of its drawing; null where there is none */
             drawing: string;
         };
-        /** @description How often a state occurs in a taxon. */
-        StateShareView: {
-            /** @description id of the state */
-            state: string;
-            /** @description name people read */
-            label: string;
-            /** @description key of its drawing */
-            drawing: string;
-            /**
-             * Format: float
-             * @description how often the taxon shows it, 0 to 1
-             */
-            share: number;
-        };
-        /** @description What the flora says of one character of a taxon. */
-        DescribedView: {
-            /** @description id of the character */
-            character: string;
-            organ: components["schemas"]["Organ"];
-            /** @description name of the character */
-            label: string;
-            /** @description most frequent first; none for numbers */
-            states: components["schemas"]["StateShareView"][];
-            /** @description with its unit; null for states */
-            range?: string | null;
-        };
         /** @description What harms, whom, and how. */
         HazardView: {
             /** @description which part harms */
@@ -6644,37 +6762,6 @@ export interface components {
             unit: string;
             /** @description the same in other words; empty where there are none */
             note: string;
-        };
-        /** @enum {string} */
-        Sureness: "sure" | "fairly";
-        /** @description What one person said of a stated never. */
-        ReviewView: {
-            /** @description who has read it */
-            who: string;
-            /** @description day, YYYY-MM-DD */
-            on: string;
-            verdict: components["schemas"]["ReviewVerdict"];
-            /** @description in a sentence; empty where there is none */
-            note: string;
-        };
-        /** @description One line of what a taxon never shows. */
-        NeverView: {
-            /** @description its id */
-            id: string;
-            /** @description id of the character */
-            character: string;
-            organ: components["schemas"]["Organ"];
-            /** @description what it never shows, in words */
-            forbids: string;
-            /** @description why, in a sentence */
-            reason: string;
-            sure: components["schemas"]["Sureness"];
-            /** @description somebody has seen it otherwise: it excludes nothing */
-            doubted: boolean;
-            /** @description people who have read it and agreed, beside its author */
-            readBy: number;
-            /** @description oldest first */
-            reviews: components["schemas"]["ReviewView"][];
         };
         /** @description The notebook page of a species. */
         TaxonView: {
@@ -7098,6 +7185,42 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    get_app_species_comparison_compare: {
+        parameters: {
+            query: {
+                /** @description two to four ids, with commas between */
+                taxa: string;
+                /** @description its name; empty: the one this person works with */
+                flora?: string;
+                /** @description how old the trees are */
+                stage?: components["schemas"]["LifeStage"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What parts them, the most telling first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonView"];
+                };
+            };
+            /** @description No such flora or taxon. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     post_app_account_join_begin: {
         parameters: {
             query?: never;

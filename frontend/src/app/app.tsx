@@ -41,6 +41,7 @@ const Decision = lazy(() => import("../features/decision/decision"));
 const Devices = lazy(() => import("../features/devices/devices"));
 const People = lazy(() => import("../features/people/people"));
 const Join = lazy(() => import("../features/account/join"));
+const Compare = lazy(() => import("../features/species/compare"));
 const SpeciesPage = lazy(() => import("../features/species/page"));
 
 const PLACES = [
@@ -111,6 +112,7 @@ export function App() {
             <Route path="/examine/:id" element={<Examine />} />
             <Route path="/species" element={<SpeciesIndex />} />
             <Route path="/species/:id" element={<SpeciesPage />} />
+            <Route path="/compare" element={<Compare />} />
             <Route path="/review/:flora" element={<ReviewPage />} />
             <Route path="/year" element={<Year />} />
             <Route path="/plan" element={<PlanPage />} />

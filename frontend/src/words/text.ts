@@ -24,6 +24,8 @@ export const momentWords = (at: string): string => {
 };
 /** A share, 0 to 1; what is nearly all or nearly nothing is not told to a tenth. */
 export const percent = (share: number): string => (share > 0.9995 ? "> 99.9 %" : share < 0.0005 ? "< 0.1 %" : `${(share * 100).toFixed(1)} %`);
+/** By number less one. */
+export const MONTHS = ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Decibans as people say it: "200 times as likely". */

@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { Link } from "react-router";
 import type { Schemas } from "../../api/client";
 import { dangerQuery } from "../../api/queries";
 import { Trouble } from "../../ui/controls";
@@ -58,12 +59,24 @@ export function Dangers() {
 }
 
 function Danger({ danger: d }: { danger: Schemas["DangerView"] }) {
-  const { lookAt } = useBench();
+  const { e, lookAt } = useBench();
+  const hope = e.claim?.taxon;
   return (
     <li className="rule-b flex items-center gap-2 py-0.5 max-wide:py-1" data-danger={d.taxon}>
       <span className="min-w-0 flex-1 leading-tight">
         <span className="flex flex-wrap items-center gap-x-2">
-          <strong>{capital(d.commonName)}</strong> <SeverityMark severity={d.severity} />
+          {hope && hope !== d.taxon ? (
+            <Link
+              to={`/compare?taxa=${hope},${d.taxon}&flora=${e.flora}&stage=${e.stage}`}
+              className="inline-flex items-center font-bold underline decoration-1 underline-offset-4 max-wide:min-h-11"
+              title="Lay it beside what is hoped for"
+            >
+              {capital(d.commonName)}
+            </Link>
+          ) : (
+            <strong>{capital(d.commonName)}</strong>
+          )}{" "}
+          <SeverityMark severity={d.severity} />
         </span>
         {d.contradictions.length > 0 && <span className="block text-xs text-faded">against it: {d.contradictions.join(", ")}</span>}
       </span>

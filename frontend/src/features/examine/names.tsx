@@ -106,6 +106,9 @@ function Evidence({ candidate, usual }: { candidate: CandidateView; usual: Candi
         <Link className="underline" to={`/species/${candidate.taxon}?flora=${e.flora}`}>
           Its page
         </Link>
+        <Link className="underline" to={`/compare?taxa=${against || usual.taxon},${candidate.taxon}&flora=${e.flora}`}>
+          Side by side
+        </Link>
       </label>
       {asked.isError && <Trouble error={asked.error} retry={() => void asked.refetch()} />}
       {asked.isPending && <p className="py-1 text-faded">Weighing …</p>}

@@ -11,6 +11,7 @@ import { FloraChoice } from "../floras/flora-choice";
 export default function SpeciesIndex() {
   const flora = useQuery(floraQuery());
   const [sought, setSought] = useState("");
+  const [beside, setBeside] = useState<string[]>([]);
   if (flora.isPending) return <Loading what="the flora" />;
   if (flora.isError) return <Trouble error={flora.error} retry={() => void flora.refetch()} />;
   const words = sought.trim().toLowerCase();
@@ -32,14 +33,21 @@ export default function SpeciesIndex() {
         <Link to="/recipes" className="ml-5 inline-flex min-h-11 items-center underline underline-offset-4">
           Recipes
         </Link>
+        <Link to="/compare" className="ml-5 inline-flex min-h-11 items-center underline underline-offset-4">
+          Side by side
+        </Link>
         <Link to="/woods" className="ml-5 inline-flex min-h-11 items-center underline underline-offset-4">
           Woods
         </Link>
       </p>
+      <p className="text-right text-sm text-faded print:hidden">Tick two to four to lay them side by side.</p>
       <ul>
         {taxa.map((t) => (
-          <li key={t.id} className="rule-b">
-            <Link to={`/species/${t.id}`} className="grid items-center gap-x-4 px-2 py-2.5 hover:bg-sheet wide:grid-cols-[13rem_16rem_13rem_1fr]">
+          <li key={t.id} className="rule-b flex items-center">
+            <Link
+              to={`/species/${t.id}`}
+              className="grid flex-1 items-center gap-x-4 px-2 py-2.5 hover:bg-sheet wide:grid-cols-[13rem_16rem_13rem_1fr]"
+            >
               <strong>{capital(t.commonName)}</strong>
               <span>
                 <Name>{t.name}</Name> <span className="text-sm text-faded">{t.author}</span>
@@ -52,10 +60,31 @@ export default function SpeciesIndex() {
                   .join("; ") || "nothing is taken of it"}
               </span>
             </Link>
+            <label className="flex min-h-11 min-w-11 shrink-0 items-center justify-center print:hidden">
+              <input
+                type="checkbox"
+                className="size-5 accent-ink"
+                aria-label={`Lay ${t.commonName} side by side`}
+                checked={beside.includes(t.id)}
+                disabled={beside.length >= 4 && !beside.includes(t.id)}
+                onChange={(event) => setBeside(event.target.checked ? [...beside, t.id] : beside.filter((id) => id !== t.id))}
+              />
+            </label>
           </li>
         ))}
         {taxa.length === 0 && <li className="py-4 text-faded">Nothing in this flora goes by that.</li>}
       </ul>
+      {beside.length > 0 && (
+        <div className="sticky bottom-0 flex flex-wrap items-center justify-between gap-3 border-t-2 border-ink bg-ground py-2" role="status">
+          <span>{beside.map((id) => flora.data.taxa.find((t) => t.id === id)?.commonName).join(", ")}</span>
+          <Link
+            to={`/compare?taxa=${beside.join()}`}
+            className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-ink px-3 font-semibold text-ground"
+          >
+            {beside.length === 1 ? "Choose what it lies beside" : `Lay the ${beside.length} side by side`}
+          </Link>
+        </div>
+      )}
     </div>
   );
 }

@@ -8,7 +8,7 @@ import { Tile } from "../../plates/tile";
 import { Loading, Name, Trouble } from "../../ui/controls";
 import { SeverityMark } from "../../ui/marks";
 import { ORGANS, STATION } from "../../words/stations";
-import { capital, dayWords, percent } from "../../words/text";
+import { capital, dayWords, MONTHS, percent } from "../../words/text";
 import { NeverLine } from "../review/never";
 import { OwnKnowledge } from "./own";
 import { OwnWindows } from "./own-windows";
@@ -72,7 +72,13 @@ export default function SpeciesPage() {
           </header>
           <Hazards hazards={t.hazards} />
           {t.parts.map((p) => (
-            <PartSection key={p.id} part={p} flora={flora} recipes={recipes.data?.filter((r) => r.of.includes(`${t.id}/${p.id}`)) ?? []} />
+            <PartSection
+              key={p.id}
+              part={p}
+              taxon={t.id}
+              flora={flora}
+              recipes={recipes.data?.filter((r) => r.of.includes(`${t.id}/${p.id}`)) ?? []}
+            />
           ))}
           {taken.length > 0 && <OwnWindows taxon={t.id} />}
           {taken.length > 0 && <OwnKnowledge taxon={t.id} />}
@@ -139,7 +145,8 @@ function Hazards({ hazards }: { hazards: Hazard[] }) {
   );
 }
 
-function PartSection({ part, flora, recipes }: { part: Schemas["PartView"]; flora: string | undefined; recipes: Schemas["RecipeSummaryView"][] }) {
+function PartSection(p: { part: Schemas["PartView"]; taxon: string; flora: string | undefined; recipes: Schemas["RecipeSummaryView"][] }) {
+  const { part, taxon, flora, recipes } = p;
   if (part.harmful)
     return (
       <section className="mt-4">
@@ -187,7 +194,14 @@ function PartSection({ part, flora, recipes }: { part: Schemas["PartView"]; flor
                 <Link to={`/species/${l.taxon}${flora ? `?flora=${flora}` : ""}`} className="font-semibold underline underline-offset-4">
                   {capital(l.commonName)}
                 </Link>{" "}
-                <Name>{l.name}</Name> <SeverityMark severity={l.severity} /> <span className="text-sm">{l.note}</span>
+                <Name>{l.name}</Name> <SeverityMark severity={l.severity} /> <span className="text-sm">{l.note}</span>{" "}
+                <Link
+                  to={`/compare?taxa=${taxon},${l.taxon}${flora ? `&flora=${flora}` : ""}`}
+                  className="inline-flex min-h-11 items-center text-sm underline underline-offset-4 print:hidden"
+                  aria-label={`Lay ${l.commonName} beside it`}
+                >
+                  Side by side
+                </Link>
               </li>
             ))}
           </ul>
@@ -267,7 +281,7 @@ function Rehearsed({ r }: { r: NonNullable<Schemas["PartView"]["rehearsed"]> }) 
       <h3 className="text-sm text-faded">Rehearsed with one careful examiner, {dayWords(r.madeOn)}</h3>
       <p>
         Of right trees the gate opened for <strong className="figures">{Math.round(r.rightShare * 100)} %</strong> within 12 looks in{" "}
-        {LONG[r.bestMonth - 1]}
+        {MONTHS[r.bestMonth - 1]}
         {r.looks !== null && r.looks !== undefined && `, mostly after ${r.looks}`}.{" "}
         {r.worstDanger && (
           <>
@@ -335,8 +349,7 @@ const PHASES: [string, string][] = [
   ["fruiting", "in fruit"],
   ["leafless", "bare"],
 ];
-const MONTHS = ["J", "F", "M", "A", "M", "J", "J", "A", "S", "O", "N", "D"];
-const LONG = ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
+const LETTERS = ["J", "F", "M", "A", "M", "J", "J", "A", "S", "O", "N", "D"];
 
 /** The year as rows of hatching: what it shows in the middle of each month. */
 function Year({ months }: { months: Schemas["MonthView"][] }) {
@@ -346,9 +359,9 @@ function Year({ months }: { months: Schemas["MonthView"][] }) {
       <thead>
         <tr>
           <td />
-          {MONTHS.map((m, i) => (
-            <th key={LONG[i]} scope="col" className="w-[6.5%] font-normal text-faded">
-              <abbr title={LONG[i]} className="no-underline">
+          {LETTERS.map((m, i) => (
+            <th key={MONTHS[i]} scope="col" className="w-[6.5%] font-normal text-faded">
+              <abbr title={MONTHS[i]} className="no-underline">
                 {m}
               </abbr>
             </th>

@@ -120,7 +120,15 @@ export default function Today() {
                 </Link>
                 : {t.lesson.note}
               </p>
-              <p className="text-sm text-faded">Find both, and say it aloud before you read it again. Tomorrow comes another pair.</p>
+              <p className="text-sm text-faded">
+                <Link
+                  to={`/compare?taxa=${t.lesson.taxon},${t.lesson.other}`}
+                  className="mr-2 inline-flex min-h-11 items-center font-semibold text-ink underline underline-offset-4"
+                >
+                  Lay them side by side
+                </Link>
+                Find both, and say it aloud before you read it again. Tomorrow comes another pair.
+              </p>
             </section>
           )}
           <Section title="Begun and not signed" empty="Nothing is lying about unfinished." count={t.open.length}>
