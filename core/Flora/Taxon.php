@@ -65,6 +65,20 @@ final readonly class Taxon
         return $worst;
     }
 
+    /** @return array<string, Severity> the worst it can do to each it can harm in any way; people first */
+    public function harms(): array
+    {
+        $worst = [];
+        foreach ($this->hazards as $hazard) {
+            if (Severity::Harmless !== $hazard->severity) {
+                $worst[$hazard->who] = Severity::worse($worst[$hazard->who] ?? Severity::Harmless, $hazard->severity);
+            }
+        }
+        uksort($worst, static fn (string $a, string $b): int => ('people' === $b) <=> ('people' === $a));
+
+        return $worst;
+    }
+
     /**
      * @return array<string, list<StatedNever>> by character; those somebody doubts are left out, for they exclude
      *     nothing

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Species;
 
 use App\Account\User;
+use App\Hazards\View\HarmView;
 use App\Library\FloraLibrary;
 use App\Species\Input\ComparisonQuery;
 use App\Species\View\ComparedView;
@@ -89,6 +90,7 @@ final class ComparisonController extends ApiController
             $taxon->commonName(),
             $taxon->name,
             $taxon->severity(),
+            HarmView::of($taxon),
             $this->page->description($compiled->flora, $compiled->descriptions[$number]),
             array_map(
                 static fn (StatedNever $line): NeverView => NeverView::of($compiled->flora, $line),

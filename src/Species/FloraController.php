@@ -84,7 +84,7 @@ final class FloraController extends ApiController
                 array_values(array_map(TaxonSummaryView::of(...), $flora->taxa)),
             ),
         );
-        $response->setEtag(substr($flora->hash, 0, 32).'2')->setPrivate();
+        $response->setEtag(substr($flora->hash, 0, 32).'3')->setPrivate();
         $response->isNotModified($request);
 
         return $response;

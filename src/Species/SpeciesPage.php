@@ -6,6 +6,7 @@ namespace App\Species;
 
 use App\Harvest\HarvestLog;
 use App\Harvest\HarvestRepository;
+use App\Hazards\View\HarmView;
 use App\Hazards\View\HazardView;
 use App\Hazards\View\LookAlikeView;
 use App\Library\RehearsalFile;
@@ -62,6 +63,7 @@ final readonly class SpeciesPage
             $taxon->status->protected,
             $taxon->status->note,
             $taxon->severity(),
+            HarmView::of($taxon),
             $taxon->summary,
             $this->description($flora, $taxon->description),
             array_map(

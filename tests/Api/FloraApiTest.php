@@ -73,6 +73,22 @@ final class FloraApiTest extends ApiTestCase
         }
     }
 
+    public function testATreeThatHarmsOnlyStockIsNotListedAsHarmless(): void
+    {
+        $this->signIn('ida');
+        $taxa = self::at($this->call('GET', '/api/flora'), 'taxa');
+        self::assertIsArray($taxa);
+        $onlyStock = 0;
+        foreach ($taxa as $taxon) {
+            self::assertIsArray($taxon);
+            self::assertIsArray($taxon['harms']);
+            self::assertNotContains('harmless', array_column($taxon['harms'], 'severity'));
+            self::assertTrue('harmless' === $taxon['severity'] || 'people' === self::at($taxon, 'harms.0.who'));
+            $onlyStock += 'harmless' === $taxon['severity'] && [] !== $taxon['harms'] ? 1 : 0;
+        }
+        self::assertGreaterThan(0, $onlyStock);
+    }
+
     #[DataProvider('unfitToCompare')]
     public function testWhatCannotBeLaidSideBySideIsNamed(string $query, int $status, string $told): void
     {

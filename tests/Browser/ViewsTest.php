@@ -304,5 +304,9 @@ final class ViewsTest extends BrowserTestCase
         $this->signIn('Marta Ellinger');
         $this->browser->get(Servers::app().'/species/quercus-nobody');
         $this->waitForText(WebDriverBy::cssSelector('[role=alert]'), 'No taxon "quercus-nobody" in this flora');
+        $this->browser->get(Servers::app().'/specie/quercus-robur');
+        $this->waitForText(WebDriverBy::cssSelector('[role=alert]'), '“/specie/quercus-robur” leads nowhere');
+        $this->browser->get(Servers::app().'/trees');
+        $this->browser->wait(10)->until(fn (): bool => 'Trees · Hylognosis' === $this->browser->getTitle());
     }
 }

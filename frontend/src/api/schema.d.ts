@@ -4016,6 +4016,12 @@ export interface components {
         };
         /** @enum {string} */
         Severity: "deadly" | "serious" | "mild" | "harmless";
+        /** @description The worst a taxon can do to somebody, by any of its parts and in any way. */
+        HarmView: {
+            /** @description people, or a kind of animal */
+            who: string;
+            severity: components["schemas"]["Severity"];
+        };
         /** @enum {string} */
         Organ: "outline" | "bark" | "twig" | "bud" | "leaf" | "flower" | "fruit" | "scent" | "wood" | "site";
         /** @description How often a state occurs in a taxon. */
@@ -4084,6 +4090,8 @@ export interface components {
             /** @description scientific name */
             name: string;
             severity: components["schemas"]["Severity"];
+            /** @description the worst it does to anybody, in any way */
+            harms: components["schemas"]["HarmView"][];
             /** @description what it is drawn from */
             description: components["schemas"]["DescribedView"][];
             /** @description what it never shows while another of them often does */
@@ -6591,7 +6599,10 @@ export interface components {
             commonName: string;
             /** @description all but the two shown first */
             otherNames: string[];
+            /** @description the worst it does to a person who takes it for something else */
             severity: components["schemas"]["Severity"];
+            /** @description the worst it does to anybody, in any way */
+            harms: components["schemas"]["HarmView"][];
             /** @description what is taken of it, and what never may be */
             parts: components["schemas"]["PartSummaryView"][];
         };
@@ -6790,6 +6801,8 @@ export interface components {
             /** @description what is to be said of that; may be empty */
             statusNote: string;
             severity: components["schemas"]["Severity"];
+            /** @description the worst it does to anybody, in any way */
+            harms: components["schemas"]["HarmView"][];
             /** @description the tree in a few sentences */
             summary: string;
             /** @description what it shows, character by character */

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useEffect } from "react";
-import { Link, Navigate, NavLink, Route, Routes, useLocation } from "react-router";
+import { Link, NavLink, Route, Routes, useLocation } from "react-router";
 import { useSession } from "../api/queries";
 import { BeginSchool } from "../features/account/begin-school";
 import { Person } from "../features/account/person";
@@ -53,12 +53,47 @@ const PLACES = [
   { to: "/terms", label: "Terms", wide: true },
 ];
 
+/** What the window is called, by the first word of the address. */
+const CALLED: Record<string, string> = {
+  "": "Today",
+  phenology: "What came when",
+  reckon: "Reckoning",
+  compare: "Side by side",
+  review: "What they never show",
+  plan: "A day out",
+  measure: "Measuring",
+  running: "How the server runs",
+  exchange: "Files",
+  jars: "A jar",
+  recalls: "Called back",
+};
+
+function Nowhere() {
+  const { pathname } = useLocation();
+  return (
+    <div className="mx-auto max-w-prose px-4 py-8" role="alert">
+      <h1 className="text-2xl">There is nothing at this address</h1>
+      <p className="py-2 break-words">
+        “{pathname}” leads nowhere. If it came from a printed code, the tree or jar may be of another school; nothing is lost by that.
+      </p>
+      <Link to="/" className="inline-flex min-h-11 items-center underline underline-offset-4">
+        To today
+      </Link>
+    </div>
+  );
+}
+
 export function App() {
   const session = useSession();
   const { pathname } = useLocation();
   useEffect(() => {
     document.documentElement.dataset.theme = localStorage.getItem("theme") ?? (matchMedia("(prefers-color-scheme: dark)").matches ? "dusk" : "day");
   }, []);
+  useEffect(() => {
+    const word = pathname.split("/")[1] ?? "";
+    const called = CALLED[word] ?? word.charAt(0).toUpperCase() + word.slice(1);
+    document.title = `${called} · Hylognosis`;
+  }, [pathname]);
   if (session.isPending) return <Loading what="the school" />;
   if (session.isError) return <Trouble error={session.error} retry={() => void session.refetch()} />;
   if (pathname.startsWith("/join/"))
@@ -143,7 +178,7 @@ export function App() {
             <Route path="/decisions/:id" element={<Decision />} />
             <Route path="/places" element={<Places />} />
             <Route path="/places/:id" element={<Place />} />
-            <Route path="*" element={<Navigate to="/" replace />} />
+            <Route path="*" element={<Nowhere />} />
           </Routes>
         </Suspense>
       </main>

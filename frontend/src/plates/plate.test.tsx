@@ -2,7 +2,7 @@ import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../api/client";
 import { GateFigure } from "../features/gate/figure";
-import { SeverityMark, StandingMark } from "../ui/marks";
+import { HarmMark, SeverityMark, StandingMark } from "../ui/marks";
 import { GATE_WORD, type GateState } from "../words/gate";
 import { TINT } from "./ink";
 import { Plate } from "./plate";
@@ -97,6 +97,14 @@ describe("never colour alone", () => {
     const thorns = (severity: Schemas["Severity"]) => (renderToStaticMarkup(<SeverityMark severity={severity} />).match(/<path/g) ?? []).length;
     expect([thorns("mild"), thorns("serious"), thorns("deadly")]).toEqual([2, 3, 4]);
     expect(thorns("harmless")).toBe(0);
+    const harms = [
+      { who: "people", severity: "mild" },
+      { who: "horses", severity: "deadly" },
+      { who: "cattle", severity: "deadly" },
+    ] as const;
+    const told = renderToStaticMarkup(<HarmMark severity="harmless" harms={harms} />).replace(/<[^>]*>/g, "");
+    expect(told).toContain("deadly to horses, cattle");
+    expect(told).not.toContain("not counted");
     expect(renderToStaticMarkup(<SeverityMark severity="harmless" />)).toContain("not counted as dangerous");
   });
 });

@@ -41,6 +41,30 @@ export function StandingMark({ standing, withWord = false }: { standing: Standin
 const THORNS = [[], [9], [5.5, 12.5], [2, 9, 16]];
 const TICKS: Record<Schemas["Severity"], number> = { deadly: 3, serious: 2, mild: 1, harmless: 0 };
 
+type Harm = Schemas["HarmView"];
+
+/** Whom a kind harms, and how badly: people, and then every animal, by whatever part. */
+export function HarmMark({ severity, harms }: { severity: Schemas["Severity"]; harms: readonly Harm[] }) {
+  const people = harms.find((h) => h.who === "people");
+  const others = harms.filter((h) => h.who !== "people");
+  const by = new Map<Schemas["Severity"], string[]>();
+  for (const h of others) by.set(h.severity, [...(by.get(h.severity) ?? []), h.who]);
+  if (harms.length === 0) return <span className="text-sm text-faded">no harm on record</span>;
+  return (
+    <span className="flex flex-wrap items-baseline gap-x-2">
+      {severity !== "harmless" && <SeverityMark severity={severity} />}
+      {severity === "harmless" && people && <span className="text-sm">{people.severity} to whoever handles it</span>}
+      {(Object.keys(TICKS) as Schemas["Severity"][])
+        .filter((s) => by.has(s))
+        .map((s) => (
+          <span key={s} className={`text-sm ${s === "mild" ? "" : "text-berry"}`}>
+            {s} to {by.get(s)?.join(", ")}
+          </span>
+        ))}
+    </span>
+  );
+}
+
 /** How bad it can be: the word, and as many thorns as it deserves. */
 export function SeverityMark({ severity }: { severity: Schemas["Severity"] }) {
   const ticks = TICKS[severity];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Species\View;
 
+use App\Hazards\View\HarmView;
 use Hylognosis\Flora\Part;
 use Hylognosis\Flora\Severity;
 use Hylognosis\Flora\Taxon;
@@ -18,6 +19,8 @@ final readonly class TaxonSummaryView
      * @param string                $family     botanical family
      * @param string                $commonName common name
      * @param list<string>          $otherNames all but the two shown first
+     * @param Severity              $severity   the worst it does to a person who takes it for something else
+     * @param list<HarmView>        $harms      the worst it does to anybody, in any way
      * @param list<PartSummaryView> $parts      what is taken of it, and what never may be
      */
     public function __construct(
@@ -28,6 +31,7 @@ final readonly class TaxonSummaryView
         public string $commonName,
         public array $otherNames,
         public Severity $severity,
+        public array $harms,
         public array $parts,
     ) {
     }
@@ -42,6 +46,7 @@ final readonly class TaxonSummaryView
             $taxon->commonName(),
             $taxon->otherNames(),
             $taxon->severity(),
+            HarmView::of($taxon),
             array_values(
                 array_map(
                     static fn (Part $part): PartSummaryView => new PartSummaryView(

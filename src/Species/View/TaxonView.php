@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Species\View;
 
 use App\Harvest\View\HarvestView;
+use App\Hazards\View\HarmView;
 use App\Hazards\View\HazardView;
 use App\Season\View\MonthView;
 use Hylognosis\Flora\Severity;
@@ -27,6 +28,7 @@ final readonly class TaxonView
      * @param string              $statusNote    what is to be said of that; may be empty
      * @param string              $summary       the tree in a few sentences
      * @param list<DescribedView> $description   what it shows, character by character
+     * @param list<HarmView>      $harms         the worst it does to anybody, in any way
      * @param list<HazardView>    $hazards       whom it harms, how and how badly
      * @param list<PartView>      $parts         what is taken of it, and what never may be
      * @param list<MonthView>     $months        what it shows through the year at the reference place
@@ -51,6 +53,7 @@ final readonly class TaxonView
         public bool $protected,
         public string $statusNote,
         public Severity $severity,
+        public array $harms,
         public string $summary,
         public array $description,
         public array $hazards,

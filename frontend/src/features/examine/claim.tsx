@@ -1,7 +1,6 @@
 import { useState } from "react";
 import type { Flora } from "../../api/client";
 import { Button, Dialog, Field, fieldClass, Name, Trouble } from "../../ui/controls";
-import { SeverityMark } from "../../ui/marks";
 import { capital } from "../../words/text";
 
 type Props = {
@@ -38,7 +37,7 @@ export function ClaimDialog(p: Props) {
               <strong>{capital(t.commonName)}</strong> <Name>{t.name}</Name>
             </span>
             <span className="flex flex-wrap gap-1.5">
-              {t.parts.map((part) => (
+              {[...t.parts.filter((x) => !x.harmful), ...t.parts.filter((x) => x.harmful)].map((part) => (
                 <Button
                   key={part.id}
                   tone={p.current?.taxon === t.id && p.current.part === part.id ? "ink" : "plain"}
@@ -46,7 +45,7 @@ export function ClaimDialog(p: Props) {
                   aria-label={`${t.commonName}, ${part.label}${part.harmful ? ", never taken" : ""}`}
                 >
                   {part.label}
-                  {part.harmful && <SeverityMark severity={t.severity} />}
+                  {part.harmful && <span className="text-sm font-bold text-berry">never taken</span>}
                 </Button>
               ))}
             </span>

@@ -38,6 +38,13 @@ export function Names() {
       </section>
     );
   const none = assessment.conclusion === "none-of-these";
+  if (assessment.conclusion === "too-early")
+    return (
+      <section aria-label="Names" data-panel="names">
+        <h2 className="border-b border-ink text-base">What it may be</h2>
+        <p className="mt-1 text-sm text-faded">{CONCLUSION["too-early"]} Every kind is still in question.</p>
+      </section>
+    );
   const [first, second] = assessment.ranking;
   return (
     <section aria-label="Names" data-panel="names">

@@ -1,14 +1,32 @@
+import { useEffect, useState } from "react";
 import { useBench } from "./bench";
+import type { Table } from "./table";
+
+/** So long it stays, in milliseconds; longer while somebody is on it. What it undoes can be undone in the list of scores too. */
+const STAYS = 9_000;
 
 /** What was just done, with the way back. */
 export function NoticeBar() {
-  const { locked, table, move, takeBack, countAgain } = useBench();
-  const { notice } = table;
-  if (!notice) return null;
+  const { notice } = useBench().table;
+  return notice && <Notice key={notice.takeBack ?? notice.text} notice={notice} />;
+}
+
+function Notice({ notice }: { notice: NonNullable<Table["notice"]> }) {
+  const { locked, move, takeBack, countAgain } = useBench();
+  const [held, setHeld] = useState(false);
+  useEffect(() => {
+    if (held || notice.countAgain) return;
+    const timer = setTimeout(() => move({ do: "say", notice: null }), STAYS);
+    return () => clearTimeout(timer);
+  }, [notice, held, move]);
   const button = "min-h-11 font-semibold underline";
   return (
     <div
       role="status"
+      onPointerEnter={() => setHeld(true)}
+      onPointerLeave={() => setHeld(false)}
+      onFocus={() => setHeld(true)}
+      onBlur={() => setHeld(false)}
       className="fixed bottom-28 left-1/2 z-30 flex -translate-x-1/2 items-center gap-3 bg-ink px-4 py-1 text-ground wide:bottom-4 max-wide:w-[94%]"
     >
       <span>{notice.text}</span>

@@ -121,6 +121,11 @@ describe("the names", () => {
     expect(screen.getByText("together (10 times as likely)")).toBeTruthy();
     expect(asked.map((a) => a.path)).toEqual(["/api/examinations/one/evidence/arbor-ficta/arbor-mala"]);
   });
+  it("tell no figure before enough is scored", () => {
+    onTheBench(<Names />, examination({ assessment: { ranking, conclusion: "too-early" } }));
+    expect(document.body.textContent).toContain("Every kind is still in question");
+    expect(document.body.textContent).not.toMatch(/%|made-up tree/);
+  });
   it("are uncovered by a press that goes on record", async () => {
     const { asked } = onTheBench(<Names />, examination({ namesCovered: true }));
     await userEvent.click(screen.getByRole("button", { name: "Uncover the names" }));

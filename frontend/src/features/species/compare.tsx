@@ -7,7 +7,7 @@ import { organs } from "../../plates/plate";
 import { type Mark, Scene, scaleOf } from "../../plates/scene";
 import { Tile } from "../../plates/tile";
 import { Button, Choice, Field, fieldClass, Loading, Name, Trouble } from "../../ui/controls";
-import { SeverityMark } from "../../ui/marks";
+import { HarmMark, SeverityMark } from "../../ui/marks";
 import { ORGANS, type Organ, STATION } from "../../words/stations";
 import { capital, MONTHS } from "../../words/text";
 import { STAGES } from "../examine/kit";
@@ -197,7 +197,7 @@ function SideBySide(p: { c: Comparison; flora: string; month: number | null; onD
               <Name>{t.name}</Name>
             </span>
             <span className="flex flex-wrap items-center justify-between gap-x-3">
-              <SeverityMark severity={t.severity} />
+              <HarmMark severity={t.severity} harms={t.harms} />
               {c.taxa.length > 2 && (
                 <button
                   type="button"

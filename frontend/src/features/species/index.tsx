@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { floraQuery } from "../../api/queries";
 import { Loading, Name, Trouble } from "../../ui/controls";
-import { SeverityMark } from "../../ui/marks";
+import { HarmMark } from "../../ui/marks";
 import { PageHead } from "../../ui/page-head";
 import { capital } from "../../words/text";
 import { FloraChoice } from "../floras/flora-choice";
@@ -52,7 +52,7 @@ export default function SpeciesIndex() {
               <span>
                 <Name>{t.name}</Name> <span className="text-sm text-faded">{t.author}</span>
               </span>
-              <SeverityMark severity={t.severity} />
+              <HarmMark severity={t.severity} harms={t.harms} />
               <span className="text-sm text-faded">
                 {t.parts
                   .filter((p) => !p.harmful)

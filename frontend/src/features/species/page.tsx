@@ -6,7 +6,7 @@ import { recipesQuery, taxonQuery, useSession } from "../../api/queries";
 import { Plate } from "../../plates/plate";
 import { Tile } from "../../plates/tile";
 import { Loading, Name, Trouble } from "../../ui/controls";
-import { SeverityMark } from "../../ui/marks";
+import { HarmMark, SeverityMark } from "../../ui/marks";
 import { ORGANS, STATION } from "../../words/stations";
 import { capital, dayWords, MONTHS, percent } from "../../words/text";
 import { NeverLine } from "../review/never";
@@ -32,44 +32,43 @@ export default function SpeciesPage() {
   const taken = t.parts.filter((p) => !p.harmful);
   return (
     <article className="mx-auto max-w-6xl px-4 py-5 wide:px-6">
-      <div className="grid gap-6 wide:grid-cols-[25rem_1fr]">
-        <div className="space-y-4">
+      <div className="grid gap-x-6 gap-y-4 wide:grid-cols-[25rem_1fr] wide:grid-rows-[auto_1fr]">
+        <header className="double-rule pb-3">
+          <h1 className="text-3xl">{capital(t.commonNames[0] ?? t.name)}</h1>
+          <p className="text-xl">
+            <Name>{t.name}</Name>{" "}
+            <span className="text-base text-faded">
+              {t.author}, {t.family}
+            </span>
+          </p>
+          {t.commonNames.length > 1 && <p className="text-sm text-faded">also: {t.commonNames.slice(1).join(", ")}</p>}
+          {t.synonyms.length > 0 && (
+            <p className="text-sm text-faded">
+              older names: <Name>{t.synonyms.join(", ")}</Name>
+            </p>
+          )}
+          {t.meaning !== "" && <p className="text-sm text-faded">{t.meaning}</p>}
+          {t.misleading.map((text) => (
+            <p key={text} className="text-sm">
+              {text}
+            </p>
+          ))}
+          <p className="mt-2 max-w-prose">{t.summary}</p>
+          <p className="mt-2 flex flex-wrap items-center gap-x-3 text-sm">
+            <HarmMark severity={t.severity} harms={t.harms} />
+            <span>
+              {t.origin}
+              {t.protected ? ", protected" : ""}. {t.statusNote}
+            </span>
+          </p>
+        </header>
+        <div className="space-y-4 wide:col-start-1 wide:row-span-2 wide:row-start-1">
           <Plate description={t.description} name={t.name} />
           <Year months={t.months} />
           {t.figures.length > 0 && <Figures figures={t.figures} sources={t.figureSources} />}
           {t.fruitSet !== "" && <p className="text-sm">{t.fruitSet}</p>}
         </div>
-        <div>
-          <header className="double-rule pb-3">
-            <h1 className="text-3xl">{capital(t.commonNames[0] ?? t.name)}</h1>
-            <p className="text-xl">
-              <Name>{t.name}</Name>{" "}
-              <span className="text-base text-faded">
-                {t.author}, {t.family}
-              </span>
-            </p>
-            {t.commonNames.length > 1 && <p className="text-sm text-faded">also: {t.commonNames.slice(1).join(", ")}</p>}
-            {t.synonyms.length > 0 && (
-              <p className="text-sm text-faded">
-                older names: <Name>{t.synonyms.join(", ")}</Name>
-              </p>
-            )}
-            {t.meaning !== "" && <p className="text-sm text-faded">{t.meaning}</p>}
-            {t.misleading.map((text) => (
-              <p key={text} className="text-sm">
-                {text}
-              </p>
-            ))}
-            <p className="mt-2 max-w-prose">{t.summary}</p>
-            <p className="mt-2 flex flex-wrap items-center gap-x-3 text-sm">
-              <SeverityMark severity={t.severity} />
-              {t.severity === "harmless" && t.hazards.some((h) => h.severity !== "harmless") && <strong>as a whole, but parts of it harm</strong>}
-              <span>
-                {t.origin}
-                {t.protected ? ", protected" : ""}. {t.statusNote}
-              </span>
-            </p>
-          </header>
+        <div className="min-w-0">
           <Hazards hazards={t.hazards} />
           {t.parts.map((p) => (
             <PartSection
