@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Character } from "../api/client";
-import { parseNumbers } from "./numbers";
+import { parseDecimal, parseNumbers } from "./numbers";
 import { ORGANS, ROUTES } from "./stations";
 import { percent, timesAsLikely } from "./text";
 import { shownNumber, shownUnit } from "./units";
@@ -16,6 +16,14 @@ describe("numbers and units", () => {
     expect(parseNumbers("16,5; 19", false)).toEqual([16.5, 19]);
     expect(parseNumbers("5–9")).toEqual([5, 9]);
     expect(parseNumbers("about 16", false)).toEqual([16]);
+    expect(parseNumbers("5 1/2, 6½; 3/4", false)).toEqual([5.5, 6.5, 0.75]);
+    expect(parseNumbers("5 6 1/4", false)).toEqual([5, 6.25]);
+    for (const wrong of ["1/0", "3/2/1", "1/2.5", "5 3/2"]) expect(parseNumbers(wrong, false)).toBeNull();
+  });
+  it("reads one number with comma, point or fraction", () => {
+    const asked = ["16,5", "16.5", "−2", "-0,5", "½", "2 1/4", "3¾"];
+    expect(asked.map(parseDecimal)).toEqual([16.5, 16.5, -2, -0.5, 0.5, 2.25, 3.75]);
+    for (const wrong of ["", "1.5.2", "1,000.5", "a", "1/", "5 6"]) expect(parseDecimal(wrong)).toBeNull();
   });
   it("shows stored numbers in the reader's unit", () => {
     expect(shownUnit(length, "imperial")).toBe("in");

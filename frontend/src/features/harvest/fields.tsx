@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import type { Schemas } from "../../api/client";
 import { Field, fieldClass } from "../../ui/controls";
+import { parseDecimal } from "../../words/numbers";
 import { SEX } from "../../words/trees";
 import { OwnMeasures } from "./measures";
 
@@ -52,7 +53,7 @@ export const nothingTyped = (system: Schemas["Units"]): Typed => ({
 
 /** In the words of the API. */
 export const asSent = (t: Typed): Schemas["Taken"] => ({
-  amount: Number(t.amount.replace(",", ".")),
+  amount: parseDecimal(t.amount) ?? Number.NaN,
   unit: t.unit,
   ripeness: t.ripeness,
   shareLeft: t.left,
