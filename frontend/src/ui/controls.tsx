@@ -80,6 +80,16 @@ export function Choices(p: {
   );
 }
 
+/** Not on Close, where a typed space would shut it: in the first field, or on the title where a field would call up a keyboard over it. */
+function startInside(event: Event): void {
+  const dialog = event.currentTarget as HTMLElement;
+  const field = matchMedia("(pointer: fine)").matches ? dialog.querySelector<HTMLElement>("input:not([type=hidden]), textarea, select") : null;
+  const start = field ?? dialog.querySelector<HTMLElement>("h2");
+  if (!start) return;
+  event.preventDefault();
+  start.focus();
+}
+
 export function Dialog(p: {
   open: boolean;
   onOpenChange: (open: boolean) => void;
@@ -94,10 +104,13 @@ export function Dialog(p: {
         <RadixDialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
         <RadixDialog.Content
           className={`fixed inset-x-0 bottom-0 z-50 max-h-[92dvh] overflow-y-auto border-t-4 border-ink bg-sheet p-4 wide:inset-auto wide:top-1/2 wide:left-1/2 wide:max-h-[86dvh] wide:-translate-x-1/2 wide:-translate-y-1/2 wide:border wide:p-6 ${p.wide ? "wide:w-[52rem]" : "wide:w-[34rem]"}`}
+          onOpenAutoFocus={startInside}
           {...(p.description ? {} : { "aria-describedby": undefined })}
         >
           <div className="double-rule mb-4 flex items-start justify-between gap-4 pb-2">
-            <RadixDialog.Title className="text-xl">{p.title}</RadixDialog.Title>
+            <RadixDialog.Title tabIndex={-1} className="text-xl outline-none">
+              {p.title}
+            </RadixDialog.Title>
             <RadixDialog.Close className="-mt-1 min-h-11 min-w-11 rounded-sm border border-ink px-2">Close</RadixDialog.Close>
           </div>
           {p.description && <RadixDialog.Description className="mb-4 text-faded">{p.description}</RadixDialog.Description>}

@@ -12,7 +12,7 @@ const joined = (text: string): string =>
     .replace(/\s*\/\s*/g, "/");
 
 /** A piece with a point, or with a fraction as rules in inches have them; not a number where it is none. */
-function valueOf(piece: string): number {
+function numberIn(piece: string): number {
   if (/^\d+(\.\d+)?$/.test(piece)) return Number(piece);
   const [, whole = "0", over = "", under = "0"] = /^(?:(\d+)\+)?(\d+)\/(\d+)$/.exec(piece) ?? [];
   return over !== "" && Number(under) > Number(over) ? Number(whole) + Number(over) / Number(under) : Number.NaN;
@@ -21,7 +21,7 @@ function valueOf(piece: string): number {
 /** One number with a decimal comma or point, or a fraction; null where it is none. */
 export const parseDecimal = (text: string): number | null => {
   const plain = joined(text.trim().replace("−", "-").replace(",", ".")).trim();
-  const value = valueOf(plain.replace(/^-/, ""));
+  const value = numberIn(plain.replace(/^-/, ""));
   return Number.isFinite(value) ? (plain.startsWith("-") ? -value : value) : null;
 };
 
@@ -34,6 +34,6 @@ export function parseNumbers(text: string, counted = true): number[] | null {
   const pieces = (counted ? plain.replace(/,/g, " ") : joined(plain.replace(/(\d),(?=\d)/g, "$1.").replace(/,/g, " ")))
     .split(/[;\s]+/)
     .filter((p) => p !== "");
-  const numbers = /^\s*[–—-]/.test(text) ? [Number.NaN] : pieces.map(valueOf);
+  const numbers = /^\s*[–—-]/.test(text) ? [Number.NaN] : pieces.map(numberIn);
   return numbers.length > 0 && numbers.every((n) => Number.isFinite(n)) ? numbers : null;
 }
