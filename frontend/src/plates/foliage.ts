@@ -121,10 +121,15 @@ function pinnate(t: Traits): Mark[] {
 function twicePinnate(t: Traits): Mark[] {
   const length = (t.middle("leaf.length") ?? 1) * CM;
   const width = (t.middle("leaf.width") ?? (length / CM) * 0.4) * CM;
-  const whole = (t.middle("leaf.whole-length") ?? 25) * CM;
   const branches = Math.max(1, Math.min(8, t.count("leaf.branch-pairs") ?? 4));
-  const leafletPairs = Math.max(3, Math.min(12, Math.round((t.count("leaf.leaflet-count") ?? branches * 14) / Math.max(1, 2 * branches) / 2)));
-  const arm = Math.max(width * 1.25 * leafletPairs, whole * 0.3);
+  const counted = t.count("leaf.leaflet-count");
+  const leafletPairs = Math.max(3, Math.min(12, counted ? Math.round(counted / branches / 4) : branches < 4 ? 10 : 4));
+  // where nobody has measured the whole leaf, its leaflets say how long it is
+  const measured = t.middle("leaf.whole-length");
+  const few = branches < 4 && measured === undefined;
+  const row = Math.max(width * 1.6, length * 0.34) * leafletPairs;
+  const whole = measured !== undefined ? measured * CM : few ? row * (0.5 + 0.75 * (branches - 1)) : Math.max(25 * CM, row * 2);
+  const arm = few ? row : Math.max(width * 1.25 * leafletPairs, whole * 0.3);
   const of = bladeOf(t, Math.max(length, arm * 0.12), Math.max(width, arm * 0.05));
   const part = (): Mark[] => {
     const marks: Mark[] = [stroke(pts`0 0, 0 ${-arm}`, 1, false)];
