@@ -217,7 +217,7 @@ final class ViewsTest extends BrowserTestCase
     {
         $this->signIn('Marta Ellinger');
         $this->browser->get(Servers::app().'/species/sambucus-nigra');
-        $this->click(WebDriverBy::cssSelector('a[aria-label="Lay dwarf elder beside it"]'));
+        $this->click(WebDriverBy::cssSelector('a[aria-label="Side by side with dwarf elder"]'));
         $main = WebDriverBy::cssSelector('main');
         $this->waitForText($main, 'Look first at the');
         $this->waitForText($main, 'never shows');

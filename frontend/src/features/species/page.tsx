@@ -197,7 +197,7 @@ function PartSection(p: { part: Schemas["PartView"]; taxon: string; flora: strin
                 <Link
                   to={`/compare?taxa=${taxon},${l.taxon}${flora ? `&flora=${flora}` : ""}`}
                   className="inline-flex min-h-11 items-center text-sm underline underline-offset-4 print:hidden"
-                  aria-label={`Lay ${l.commonName} beside it`}
+                  aria-label={`Side by side with ${l.commonName}`}
                 >
                   Side by side
                 </Link>
