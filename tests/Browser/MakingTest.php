@@ -228,10 +228,11 @@ final class MakingTest extends BrowserTestCase
             self::assertStringContainsString($stands, $label);
         }
         self::assertSame([], $this->axe());
-        $jar = $this->browser->executeAsyncScript(
-            'const done = arguments[0]; fetch("/api/batches").then(r => r.json()).then(l => '.
-                'fetch("/api/batches/" + l.find(b => b.name === "Flour for the class").id)).then(r => r.json()).then(b => done(b.units[0].id))',
-        );
+        $names = array_column($this->api('GET', '/api/batches'), 'id', 'name');
+        self::assertIsString($names['Flour for the class']);
+        $units = $this->api('GET', '/api/batches/'.$names['Flour for the class'])['units'];
+        self::assertIsArray($units);
+        $jar = array_column($units, 'id')[0] ?? null;
         self::assertIsString($jar);
         $this->browser->get(Servers::app().'/jars/'.$jar);
         $this->waitForText(WebDriverBy::cssSelector('main'), 'Jar 1: Flour for the class. Best before 1 May 2028');
