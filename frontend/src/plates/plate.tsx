@@ -54,19 +54,3 @@ export function Plate({ description, name }: { description: Described[]; name: s
     </figure>
   );
 }
-
-/** So small that two still are told apart: the leaf, and the fruit beside it. */
-export function Emblem({ description, size = 96 }: { description: Described[]; size?: number }) {
-  const drawn = organs(description);
-  const [leaf, other] = [drawn.find((c) => c.organ === "leaf"), drawn.find((c) => c.organ === "fruit") ?? drawn.find((c) => c.organ === "flower")];
-  return (
-    <svg viewBox="0 0 96 96" width={size} height={size} aria-hidden="true" focusable="false">
-      {leaf && <Scene marks={leaf.marks} wide={other ? 58 : 96} high={96} rule={false} ink={0.8} />}
-      {other && (
-        <g transform="translate(52 34)">
-          <Scene marks={other.marks} wide={44} high={62} rule={false} ink={0.8} />
-        </g>
-      )}
-    </svg>
-  );
-}

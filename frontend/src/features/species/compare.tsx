@@ -286,7 +286,7 @@ function wakes(sides: Side[], month: number): string {
 
 function Station(p: { organ: Organ; rows: Row[]; c: Comparison; month: number | null; printed: Set<Row>; drawn: (Mark[] | null)[] }) {
   const { organ, rows, c, month, printed, drawn } = p;
-  // of one scale, so that what is larger looks larger
+  // of one scale, so that what is larger looks larger; how long a cluster of flowers is, the drawing does not know
   const scale = Math.min(...drawn.flatMap((m) => (m ? [scaleOf(m, WIDE - 6, HIGH - 14)] : [])));
   return (
     <section className={`mt-5 print:mt-2 ${rows.some((r) => printed.has(r)) ? "" : "print:hidden"}`} data-station={organ}>
@@ -305,7 +305,7 @@ function Station(p: { organ: Organ; rows: Row[]; c: Comparison; month: number | 
                     aria-label={`${STATION[organ].short} of ${t.commonName}, drawn`}
                     focusable="false"
                   >
-                    <Scene marks={marks} wide={WIDE} high={HIGH} scale={scale} />
+                    <Scene marks={marks} wide={WIDE} high={HIGH} {...(organ !== "flower" && { scale })} />
                   </svg>
                 ) : (
                   <p className="text-sm text-faded">Not drawn: nobody has described enough of it.</p>
