@@ -55,7 +55,11 @@ final readonly class Assessor
                     $outlook,
                 ),
                 null,
-                $this->nextLook->suggest($identification, $outlook, null),
+                $this->nextLook->suggest(
+                    $identification,
+                    $outlook,
+                    $inquiry->covered ? $this->ownAim($identification, $phenology) : null,
+                ),
                 $outlook,
             );
         }

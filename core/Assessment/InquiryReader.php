@@ -6,6 +6,7 @@ namespace Hylognosis\Assessment;
 
 use Hylognosis\Clearance\Claim;
 use Hylognosis\Clearance\ConditionAnswer;
+use Hylognosis\Clearance\LastWord;
 use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Clearance\Quota;
 use Hylognosis\Document\DocumentError;
@@ -80,7 +81,7 @@ final readonly class InquiryReader
     private function terms(Node $root): PlaceTerms
     {
         $node = $root->child('terms');
-        $node->onlyKnows(['permission', 'until', 'covers_part', 'protected', 'quotas']);
+        $node->onlyKnows(['permission', 'until', 'covers_part', 'protected', 'quotas', 'last_word']);
         if ($root->has('permission')) {
             throw DocumentError::at($node->path, 'stands beside "permission"; say it once.');
         }
@@ -99,7 +100,15 @@ final readonly class InquiryReader
             $node->has('protected') ? $node->texts('protected') : [],
             $quotas,
             $node->flag('covers_part', true),
+            $node->has('last_word') ? $this->lastWord($node->child('last_word')) : null,
         );
+    }
+
+    private function lastWord(Node $node): LastWord
+    {
+        $node->onlyKnows(['at', 'until']);
+
+        return new LastWord($this->moment($node->child('at')), $this->date($node, 'until'));
     }
 
     /**

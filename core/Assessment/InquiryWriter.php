@@ -68,6 +68,12 @@ final readonly class InquiryWriter
                     static fn (Quota $quota): array => ['allowed' => $quota->allowed, 'used' => $quota->used],
                     $terms->quotas,
                 ),
+                'last_word' => null === $terms->lastWord
+                        ? null
+                        : [
+                            'at' => $terms->lastWord->at->format(\DateTimeInterface::RFC3339),
+                            'until' => CalendarDay::iso($terms->lastWord->until),
+                        ],
             ],
             static fn (mixed $value): bool => null !== $value && [] !== $value,
         );

@@ -35,6 +35,13 @@ final readonly class PlaceAllows implements Point
                     new Reason('shift-too-far', ['days' => $dossier->phenology->shift->springDays()]),
                     'check-the-place',
                 ],
+                null !== $terms->lastWord && $terms->lastWord->isOldOn($dossier->decidedOn) => [
+                    PointStatus::Open,
+                    new Reason('last-word-too-old', [
+                        'at' => $terms->lastWord->at->format(\DateTimeInterface::RFC3339),
+                    ]),
+                    'go-where-the-records-are',
+                ],
                 false === $terms->permission => [
                     PointStatus::Broken,
                     new Reason('no-permission'),
@@ -45,11 +52,7 @@ final readonly class PlaceAllows implements Point
                     new Reason('permission-not-recorded'),
                     'ask-and-record',
                 ],
-                !$terms->coversPart => [
-                    PointStatus::Open,
-                    new Reason('permission-for-other-parts'),
-                    'ask-and-record',
-                ],
+                !$terms->coversPart => [PointStatus::Open, new Reason('permission-for-other-parts'), 'ask-and-record'],
                 null !== $terms->validUntil && CalendarDay::between($terms->validUntil, $dossier->decidedOn) > 0 => [
                     PointStatus::Broken,
                     new Reason('permission-ended', ['on' => CalendarDay::iso($terms->validUntil)]),
@@ -133,6 +136,16 @@ final readonly class PlaceAllows implements Point
                     PointStatus::Broken,
                     new Reason('quota-used-up', ['taxon' => $id, 'used' => $quota->used, 'allowed' => $quota->allowed]),
                     'leave-it-until-next-year',
+                ];
+            }
+            if (null !== $quota && null !== $dossier->terms->lastWord) {
+                return [
+                    PointStatus::Open,
+                    new Reason('quota-not-known', [
+                        'taxon' => $id,
+                        'at' => $dossier->terms->lastWord->at->format(\DateTimeInterface::RFC3339),
+                    ]),
+                    'go-where-the-records-are',
                 ];
             }
         }

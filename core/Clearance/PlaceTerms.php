@@ -13,6 +13,7 @@ final readonly class PlaceTerms
      * @param list<string>            $protectedTaxa protected at this place, by taxon id
      * @param array<string, Quota>    $quotas        of the claimed part, by taxon; none where it is not limited
      * @param bool                    $coversPart    the permission is for the claimed part too; so it is where it names none
+     * @param LastWord|null           $lastWord      known only as it was then; none where the records are at hand
      */
     public function __construct(
         public ?bool $permission,
@@ -20,6 +21,7 @@ final readonly class PlaceTerms
         public array $protectedTaxa = [],
         public array $quotas = [],
         public bool $coversPart = true,
+        public ?LastWord $lastWord = null,
     ) {
     }
 }

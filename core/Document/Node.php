@@ -35,6 +35,24 @@ final readonly class Node
     }
 
     /**
+     * @return array<string, mixed> what stands here, as it is, to be handed on
+     *
+     * @throws DocumentError if it is no map
+     */
+    public function asArray(): array
+    {
+        if (!\is_array($this->value)) {
+            throw DocumentError::at($this->path, 'must be a map.');
+        }
+        $values = [];
+        foreach ($this->value as $key => $value) {
+            $values[(string) $key] = $value;
+        }
+
+        return $values;
+    }
+
+    /**
      * @return list<self> the entries of the list under the key; none if the key is missing
      *
      * @throws DocumentError if it is no list

@@ -256,6 +256,16 @@ final readonly class English implements Wording
                 $t->whole('used'),
                 $t->whole('allowed'),
             ),
+            'quota-not-known' => \sprintf(
+                '%s is counted at this place. How much others have taken since %s cannot be known here.',
+                ucfirst($this->taxon($t)),
+                self::moment($t->text('at')),
+            ),
+            'last-word-too-old' => \sprintf(
+                'What is known here of this place was last heard on %s; that is too long ago.',
+                self::moment($t->text('at')),
+            ),
+            'go-where-the-records-are' => 'Leave it until the server has been reached; it asks the gate again then.',
             'leave-it-until-next-year' => 'Leave it until next year.',
             'permitted' => 'Permission is recorded and valid. Local law comes first all the same.',
             'permitted-near-border' => \sprintf(
@@ -509,6 +519,11 @@ final readonly class English implements Wording
     private function name(string $taxon): string
     {
         return $this->covered ? 'it' : $this->flora->taxon($taxon)->commonName();
+    }
+
+    private static function moment(string $at): string
+    {
+        return (new \DateTimeImmutable($at))->format('j F, H:i');
     }
 
     private static function percent(float $share): string

@@ -38,6 +38,7 @@ use App\Season\CropNote;
 use App\Season\PlannedDay;
 use App\Season\TreeEvent;
 use App\Species\WoodNote;
+use App\Storage\Arrival;
 use App\Storage\SettingRepository;
 use App\Trees\Exposure;
 use App\Trees\Gone;
@@ -166,6 +167,7 @@ final readonly class DemoSchool
         $this->entities->wrapInTransaction(function (): void {
             foreach (
                 [
+                    Arrival::class,
                     Deed::class,
                     BaseMap::class,
                     Picture::class,

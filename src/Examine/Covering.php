@@ -20,11 +20,11 @@ use Hylognosis\Clearance\Subject;
  */
 final readonly class Covering
 {
-    public function of(ExaminationRecord $record, AssessmentView $view): AssessmentView
+    public function of(Cover $cover, AssessmentView $view): AssessmentView
     {
-        return match (true) {
-            $record->hidesTheHope() => new AssessmentView([], null, null, null, [], [], null, self::blankLooks($view)),
-            $record->hidesNames() => new AssessmentView(
+        return match ($cover) {
+            Cover::Hope => new AssessmentView([], null, null, null, [], [], null, self::blankLooks($view)),
+            Cover::Names => new AssessmentView(
                 [],
                 null,
                 null,
@@ -38,17 +38,17 @@ final readonly class Covering
                 $view->clearance,
                 self::blankLooks($view),
             ),
-            default => $view,
+            Cover::Nothing => $view,
         };
     }
 
     /** The points, less what names a kind; none where the hope is covered. */
-    public function points(ExaminationRecord $record, ClearanceView $view): ?ClearanceView
+    public function points(Cover $cover, ClearanceView $view): ?ClearanceView
     {
-        return match (true) {
-            $record->hidesTheHope() => null,
-            $record->hidesNames() => self::withoutTaxa($view),
-            default => $view,
+        return match ($cover) {
+            Cover::Hope => null,
+            Cover::Names => self::withoutTaxa($view),
+            Cover::Nothing => $view,
         };
     }
 

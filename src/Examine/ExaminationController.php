@@ -39,12 +39,12 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
     response: 200,
     description: 'The examination as the screen shows it.',
     content: new Model(type: ExaminationView::class),
-)]
+),]
 #[OA\Response(
     response: 422,
     description: 'Something in it cannot be taken; nothing was stored.',
     content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-)]
+),]
 final class ExaminationController extends ApiController
 {
     /** Of one tree on one day: every character of the catalogue, and half as many again. */
@@ -96,11 +96,25 @@ final class ExaminationController extends ApiController
                     'You have taken a second look at this examination already; one person takes one.',
                 );
             }
+            $known = null === $input->id ? null : $this->examinations->find(strtolower($input->id));
+            if (null !== $known) {
+                return $known->examiner === $user && $known->specimen === $specimen
+                    ? $known // the same request, sent again
+                    : throw Refused::conflict('An examination with this id is begun, and it is another one.');
+            }
             $date = CalendarDay::parse($input->date);
             $this->checkDay($date, $specimen);
             // the second person works with the flora of the first
             $flora = $this->library->flora($first->flora ?? $user->flora);
-            $record = new ExaminationRecord($specimen, $user, $date, $flora->name, $flora->hash, $this->clock->now());
+            $record = new ExaminationRecord(
+                $specimen,
+                $user,
+                $date,
+                $flora->name,
+                $flora->hash,
+                $this->clock->now(),
+                null === $input->id ? null : strtolower($input->id),
+            );
             $record->stage = $input->stage;
             $record->route = $input->route;
             $record->reach = $input->reach ?? $record->reach;
@@ -233,7 +247,7 @@ final class ExaminationController extends ApiController
         '/api/examinations/{id}/scores/{score}',
         requirements: ['id' => Requirement::UUID, 'score' => Requirement::UUID],
         methods: ['DELETE'],
-    )]
+    ),]
     public function takeBack(#[CurrentUser] User $user, string $id, string $score): JsonResponse
     {
         return $this->write(
@@ -248,7 +262,7 @@ final class ExaminationController extends ApiController
         '/api/examinations/{id}/scores/{score}/restore',
         requirements: ['id' => Requirement::UUID, 'score' => Requirement::UUID],
         methods: ['POST'],
-    )]
+    ),]
     public function restore(#[CurrentUser] User $user, string $id, string $score): JsonResponse
     {
         return $this->write($user, $id, function (ExaminationRecord $record) use ($score): void {
@@ -377,7 +391,7 @@ final class ExaminationController extends ApiController
                 [] === $numbers ? $input->samples : \count($numbers),
                 $input->where,
                 $input->answer,
-                $this->clock->now(),
+                $this->recordedAt($record, $input->at),
                 $input->position,
                 $input->either,
                 $input->further,
@@ -395,6 +409,24 @@ final class ExaminationController extends ApiController
         }
 
         return $score;
+    }
+
+    /** Now; or earlier, where it was recorded out of our reach: not before the day of the examination. */
+    private function recordedAt(ExaminationRecord $record, ?string $at): \DateTimeImmutable
+    {
+        $now = $this->clock->now();
+        if (null === $at) {
+            return $now;
+        }
+        $moment = (new \DateTimeImmutable($at))->setTimezone($now->getTimezone());
+        if ($moment > $now) {
+            throw Refused::field('at', 'That moment is still to come.');
+        }
+        if (CalendarDay::of($moment) < $record->date) {
+            throw Refused::field('at', 'That is before the day of the examination.');
+        }
+
+        return $moment;
     }
 
     private function checkDay(\DateTimeImmutable $day, Specimen $specimen): void

@@ -6,8 +6,6 @@ namespace App\Examine;
 
 use App\Account\User;
 use App\Account\View\PersonView;
-use App\Examine\View\AssessmentView;
-use App\Examine\View\ClaimView;
 use App\Examine\View\ClearanceView;
 use App\Examine\View\DecisionView;
 use App\Examine\View\ExaminationView;
@@ -15,9 +13,6 @@ use App\Examine\View\HandedOverView;
 use App\Examine\View\ScoreView;
 use App\Trees\View\SpecimenView;
 use Doctrine\ORM\EntityManagerInterface;
-use Hylognosis\Flora\Character;
-use Hylognosis\Flora\RequiredFeature;
-use Hylognosis\Identification\InSight;
 use Hylognosis\Measure\CalendarDay;
 use Hylognosis\Measure\Units;
 use Hylognosis\Wording\English;
@@ -27,7 +22,6 @@ final readonly class ExaminationPage
 {
     public function __construct(
         private StoredExaminations $stored,
-        private Covering $covering,
         private Takings $takings,
         private EntityManagerInterface $entities,
     ) {
@@ -35,14 +29,14 @@ final readonly class ExaminationPage
 
     public function of(ExaminationRecord $record, User $viewer): ExaminationView
     {
-        $flora = $this->stored->flora($record);
-        $assessment = $this->stored->assess($record);
-        $words = $this->words($record, $viewer);
-        $hidesHope = $record->hidesTheHope();
-        $taxon = $hidesHope || null === $record->claimTaxon ? null : $flora->taxon($record->claimTaxon);
-        $part = $taxon?->part((string) $record->claimPart);
-        $wanted = array_map(static fn (RequiredFeature $feature): string => $feature->character, $part->required ?? []);
-        $inSight = InSight::of($flora, $assessment->identification->examination, $assessment->outlook, $wanted);
+        $asked = $this->stored->asked($record);
+        $shown = Shown::of(
+            $this->stored->assess($record, $asked),
+            $asked->claim,
+            $asked->terms->quotas[$record->claimTaxon ?? ''] ?? null,
+            $record->cover(),
+            $words = $this->words($record, $viewer),
+        );
 
         return new ExaminationView(
             id: $record->id,
@@ -57,16 +51,9 @@ final readonly class ExaminationPage
             kit: $record->kit,
             signed: $record->isSigned(),
             namesCovered: $record->hidesNames(),
-            hopeCovered: $hidesHope,
-            claim: null === $taxon || null === $part
-                ? null
-                : ClaimView::of(
-                    $taxon,
-                    $part,
-                    $assessment->clearance,
-                    $this->stored->asked($record)->terms->quotas[$taxon->id] ?? null,
-                ),
-            conditions: $hidesHope ? [] : $record->conditions,
+            hopeCovered: $record->hidesTheHope(),
+            claim: $shown->claim,
+            conditions: $record->hidesTheHope() ? [] : $record->conditions,
             secondOf: $record->secondOf?->id,
             unprejudiced: $record->unprejudiced,
             dateReason: $record->dateReason,
@@ -76,21 +63,17 @@ final readonly class ExaminationPage
                 $record->handedOver,
             ),
             scores: array_map(ScoreView::of(...), array_values($record->scores->toArray())),
-            assessment: $this->covering->of($record, AssessmentView::of($assessment, $words)),
+            assessment: $shown->assessment,
             harvests: $record->isSigned() ? $this->takings->under($record) : [],
             decisions: $record->isSigned() ? $this->decisions($record, $words) : [],
-            inSight: array_map(static fn (Character $character): string => $character->id, $inSight),
+            inSight: $shown->inSight,
         );
     }
 
     /** The gate with all nine points; none where nothing is asked, or what is asked is covered. */
     public function points(ExaminationRecord $record, User $viewer): ?ClearanceView
     {
-        $clearance = $this->stored->assess($record)->clearance;
-
-        return null === $clearance
-            ? null
-            : $this->covering->points($record, ClearanceView::of($clearance, $this->words($record, $viewer)));
+        return Shown::points($this->stored->assess($record), $record->cover(), $this->words($record, $viewer));
     }
 
     /** @return list<DecisionView> newest first */

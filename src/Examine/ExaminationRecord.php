@@ -117,20 +117,12 @@ class ExaminationRecord
     public Collection $scores;
 
     public function __construct(
-        #[ORM\ManyToOne]
-        #[ORM\JoinColumn(nullable: false)]
-        public Specimen $specimen,
-        #[ORM\ManyToOne]
-        #[ORM\JoinColumn(nullable: false)]
-        public User $examiner,
-        #[ORM\Column(type: DayType::NAME)]
-        public \DateTimeImmutable $date,
-        #[ORM\Column(length: 80)]
-        public readonly string $flora,
-        #[ORM\Column(length: 64)]
-        public readonly string $floraHash,
-        #[ORM\Column]
-        public readonly \DateTimeImmutable $createdAt,
+        #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false)] public Specimen $specimen,
+        #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false)] public User $examiner,
+        #[ORM\Column(type: DayType::NAME)] public \DateTimeImmutable $date,
+        #[ORM\Column(length: 80)] public readonly string $flora,
+        #[ORM\Column(length: 64)] public readonly string $floraHash,
+        #[ORM\Column] public readonly \DateTimeImmutable $createdAt,
         ?string $id = null,
     ) {
         $this->id = $id ?? Uuid::v7()->toRfc4122();
@@ -220,5 +212,10 @@ class ExaminationRecord
     public function hidesNames(): bool
     {
         return $this->blind && null === $this->uncoveredAt && !$this->isSigned();
+    }
+
+    public function cover(): Cover
+    {
+        return Cover::of($this->hidesTheHope(), $this->hidesNames());
     }
 }

@@ -38,9 +38,9 @@ final readonly class StoredExaminations
     ) {
     }
 
-    public function assess(ExaminationRecord $record): Assessment
+    public function assess(ExaminationRecord $record, ?Inquiry $asked = null): Assessment
     {
-        return $this->assessor->assess($this->library->compiler($record->flora), $this->asked($record));
+        return $this->assessor->assess($this->library->compiler($record->flora), $asked ?? $this->asked($record));
     }
 
     public function flora(ExaminationRecord $record): Flora
@@ -86,7 +86,7 @@ final readonly class StoredExaminations
             $claim,
             null === $claim
                 ? new PlaceTerms(null)
-                : $record->specimen->site->terms($claim->taxon->id, $claim->part->id, $used),
+                : $record->specimen->site->rules()->terms($claim->taxon->id, $claim->part->id, $used),
             null === $claim
                 ? []
                 : array_map(

@@ -10,7 +10,7 @@ use Doctrine\ORM\EntityManagerInterface;
 /** Every write is one transaction: all of it, or nothing. */
 final readonly class Transaction
 {
-    public function __construct(private EntityManagerInterface $entities)
+    public function __construct(private EntityManagerInterface $entities, private Arrivals $arrivals)
     {
     }
 
@@ -26,7 +26,12 @@ final readonly class Transaction
     public function run(callable $work): mixed
     {
         try {
-            return $this->entities->wrapInTransaction($work);
+            return $this->entities->wrapInTransaction(function (EntityManagerInterface $entities) use ($work): mixed {
+                $done = $work($entities);
+                $this->arrivals->keep($entities);
+
+                return $done;
+            });
         } catch (UniqueConstraintViolationException $e) {
             throw new StoredMeanwhile($e);
         }

@@ -6,8 +6,7 @@ namespace App\Trees;
 
 use App\Storage\DayType;
 use Doctrine\ORM\Mapping as ORM;
-use Hylognosis\Clearance\PlaceTerms;
-use Hylognosis\Clearance\Quota;
+use Hylognosis\Clearance\PlaceRules;
 use Hylognosis\Measure\Length;
 use Hylognosis\Measure\Place;
 use Symfony\Component\Uid\Uuid;
@@ -92,22 +91,15 @@ class Site
         return Place::of($this->latitude, $this->longitude, Length::ofMetres($this->altitude));
     }
 
-    /** @param array<string, int> $used takings of this part at this site in this year, by taxon */
-    public function terms(string $taxon, string $part, array $used): PlaceTerms
+    /** What its owner and the rules of the place say. */
+    public function rules(): PlaceRules
     {
-        $quotas = [];
-        foreach ($used as $kind => $times) {
-            if (isset($this->quotas[$kind.'/'.$part])) {
-                $quotas[$kind] = new Quota($this->quotas[$kind.'/'.$part], $times);
-            }
-        }
-
-        return new PlaceTerms(
+        return new PlaceRules(
             $this->permission,
             $this->permissionUntil,
+            $this->permissionParts,
             $this->protectedTaxa,
-            $quotas,
-            [] === $this->permissionParts || \in_array($taxon.'/'.$part, $this->permissionParts, true),
+            $this->quotas,
         );
     }
 }

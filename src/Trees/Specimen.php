@@ -74,17 +74,13 @@ class Specimen
     public string $doubt = '';
 
     public function __construct(
-        #[ORM\Column(length: 24)]
-        public string $tag,
-        #[ORM\ManyToOne]
-        #[ORM\JoinColumn(nullable: false)]
-        public readonly Site $site,
-        #[ORM\Column(length: 300)]
-        public string $whereabouts,
-        #[ORM\Column]
-        public readonly \DateTimeImmutable $createdAt,
+        #[ORM\Column(length: 24)] public string $tag,
+        #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false)] public readonly Site $site,
+        #[ORM\Column(length: 300)] public string $whereabouts,
+        #[ORM\Column] public readonly \DateTimeImmutable $createdAt,
+        ?string $id = null,
     ) {
-        $this->id = Uuid::v7()->toRfc4122();
+        $this->id = $id ?? Uuid::v7()->toRfc4122();
     }
 
     /** The old tag stays with it: what was written by it is still found. */

@@ -41,7 +41,7 @@ final class TreeController extends ApiController
         response: 200,
         description: 'The sites.',
         content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: new Model(type: SiteView::class))),
-    )]
+    ),]
     public function sites(): JsonResponse
     {
         return $this->json(array_map(SiteView::of(...), $this->sites->findBy([], ['name' => 'ASC'])));
@@ -52,12 +52,12 @@ final class TreeController extends ApiController
         response: 200,
         description: 'A page of the tagged trees.',
         content: new Model(type: TreesView::class),
-    )]
+    ),]
     #[OA\Response(
         response: 422,
         description: 'That is no search.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function specimens(
         #[CurrentUser] User $user,
         #[MapQueryString(validationFailedStatusCode: 422)] TreeSearch $search = new TreeSearch(),
@@ -80,7 +80,7 @@ final class TreeController extends ApiController
         response: 404,
         description: 'No such tree.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function specimen(#[CurrentUser] User $user, string $id): JsonResponse
     {
         return $this->json(
@@ -97,7 +97,7 @@ final class TreeController extends ApiController
         response: 422,
         description: 'Refused; nothing was stored.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
-    )]
+    ),]
     public function tag(
         #[MapRequestPayload] NewSpecimen $input,
         Transaction $transaction,
@@ -107,11 +107,23 @@ final class TreeController extends ApiController
             $transaction->run(function (EntityManagerInterface $entities) use ($input, $clock): SpecimenView {
                 $site = $this->sites->find($input->siteId) ?? throw Refused::field('siteId', 'There is no such site.');
                 $tag = trim($input->tag);
+                $known = null === $input->id ? null : $this->specimens->find(strtolower($input->id));
+                if (null !== $known) {
+                    return $known->tag === $tag && $known->site === $site
+                        ? SpecimenView::of($known) // the same request, sent again
+                        : throw Refused::conflict('A tree with this id is tagged, and it is another one.');
+                }
                 $this->specimens->wantFree($tag);
                 if ((null === $input->latitude) !== (null === $input->longitude)) {
                     throw Refused::field('longitude', 'A position has two numbers, or none.');
                 }
-                $specimen = new Specimen($tag, $site, trim($input->whereabouts), $clock->now());
+                $specimen = new Specimen(
+                    $tag,
+                    $site,
+                    trim($input->whereabouts),
+                    $clock->now(),
+                    null === $input->id ? null : strtolower($input->id),
+                );
                 [$specimen->latitude, $specimen->longitude] = [$input->latitude, $input->longitude];
                 $specimen->uncertainty = null === $input->latitude ? null : $input->uncertainty;
                 $specimen->positionFrom = null === $input->latitude ? PositionFrom::Unknown : $input->positionFrom;

@@ -61,6 +61,7 @@ final class BordersTest
         'Running' => ['Account', 'Clock', 'Library', 'Storage', 'Web'],
         'Trees' => ['Account', 'Clock', 'Library', 'Storage', 'Web'],
         'Examine' => ['Account', 'Clock', 'Library', 'Storage', 'Trees', 'Web'],
+        'Field' => ['Account', 'Clock', 'Examine', 'Library', 'Storage', 'Trees', 'Web'],
         'Harvest' => ['Account', 'Clock', 'Examine', 'Library', 'Storage', 'Trees', 'Weather', 'Web'],
         'Devices' => ['Account', 'Web'],
         'Map' => ['Account', 'Clock', 'Examine', 'Exchange', 'Library', 'Storage', 'Trees', 'Web'],

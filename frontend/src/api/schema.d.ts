@@ -937,6 +937,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/field/taken": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_field_field_taken"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/field/rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_field_field_rules"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/field/floras/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_field_field_flora"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/examinations/{id}/harvests": {
         parameters: {
             query?: never;
@@ -2756,6 +2804,11 @@ export interface components {
              * @default null
              */
             secondOf?: string | null;
+            /**
+             * @description a UUID made by whoever sends it, so that scores can be sent after it; null: the server makes one
+             * @default null
+             */
+            id?: string | null;
         };
         /** @description What is to be changed of an unsigned examination; what is null stays. */
         ExaminationChange: {
@@ -2868,6 +2921,11 @@ export interface components {
              * @default false
              */
             further?: boolean;
+            /**
+             * @description when it was recorded, where it could not be sent at once (RFC 3339); not still to come, and not before the examination; null: now
+             * @default null
+             */
+            at?: string | null;
         };
         /** @description A second examiner takes the conclusion back, on record. */
         Reconsideration: {
@@ -3859,6 +3917,11 @@ export interface components {
             uncertainty?: number | null;
             /** @default  */
             positionFrom?: components["schemas"]["PositionFrom"];
+            /**
+             * @description a UUID made by whoever sends it; null: the server makes one
+             * @default null
+             */
+            id?: string | null;
         };
         /** @enum {string} */
         Gone: "" | "felled" | "fallen" | "dead" | "lost" | "merged";
@@ -5369,6 +5432,69 @@ export interface components {
             faults: components["schemas"]["ImportFault"][];
             /** @description it was brought in */
             done: boolean;
+        };
+        /** @enum {string} */
+        ExaminerRole: "instructor" | "learner";
+        /** @description A flora that is taken along. */
+        PackedFloraView: {
+            /** @description name of the flora */
+            name: string;
+            /** @description what it is called */
+            title: string;
+            /** @description the edition its authors gave it */
+            edition: string;
+            /** @description SHA-256 of the flora */
+            hash: string;
+            /** @description changes whenever the packed flora does */
+            stamp: string;
+        };
+        /** @description A place, with all that its owner and its rules say, as they stand now. */
+        TakenPlaceView: {
+            site: components["schemas"]["SiteView"];
+            /** @description permission, until, parts, protected, allowed and used by "taxon/part" */
+            rules: {
+                [key: string]: unknown;
+            };
+        };
+        /** @description An examination as it is taken along: what is shown of it, and what the engine is told beside. */
+        TakenExaminationView: {
+            view: components["schemas"]["ExaminationView"];
+            /** @description an examination document without its scores and its hope */
+            told: {
+                [key: string]: unknown;
+            };
+            /** @description moment each score was recorded at, by its id */
+            recorded: {
+                [key: string]: string;
+            };
+            /** @description the day each condition was answered on */
+            conditionsOn: {
+                [key: string]: string;
+            };
+            /** @description of the place */
+            rules: {
+                [key: string]: unknown;
+            };
+        };
+        /** @description All that is taken along into the wood. */
+        TakenAlongView: {
+            /** @description the moment it was drawn up, RFC 3339 */
+            at: string;
+            /** @description last day it is gone by, YYYY-MM-DD */
+            until: string;
+            /** @description id of whoever takes it along */
+            person: string;
+            as: components["schemas"]["ExaminerRole"];
+            /** @description version of the rules */
+            engine: string;
+            /** @description in which the trees are examined */
+            floras: components["schemas"]["PackedFloraView"][];
+            /** @description where one goes */
+            places: components["schemas"]["TakenPlaceView"][];
+            /** @description at those places */
+            trees: components["schemas"]["SpecimenView"][];
+            /** @description one’s own that are open, and those whose gate is */
+            examinations: components["schemas"]["TakenExaminationView"][];
         };
         /** @description A tree of which something may be taken now. */
         OpenGateView: {
@@ -9542,6 +9668,81 @@ export interface operations {
             };
             /** @description It cannot be brought in; nothing was stored. */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_field_field_taken: {
+        parameters: {
+            query?: {
+                "sites[]"?: unknown[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All that is taken along. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenAlongView"];
+                };
+            };
+        };
+    };
+    get_app_field_field_rules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The rules: class → the PHP file that holds it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: string;
+                    };
+                };
+            };
+        };
+    };
+    get_app_field_field_flora: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A flora made ready for the rules, packed. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/gzip": string;
+                };
+            };
+            /** @description No such flora. */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

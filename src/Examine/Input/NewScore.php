@@ -21,21 +21,21 @@ final readonly class NewScore
      * @param string|null  $unit      mm, cm, m, in or ft; null: the unit of the character
      * @param int          $samples   on how many twigs, leaves, fruits it was seen, 1 to 200
      * @param bool         $either    one of the states was seen, and which cannot be told
+     * @param string|null  $at        when it was recorded, where it could not be sent at once (RFC 3339); not still to
+     *                                         come, and not before the examination; null: now
      * @param bool         $further   the examiner went and looked again, knowing what was scored before
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'A score needs an id of its own, made by whoever sends it.', normalizer: 'trim')]
-        #[Assert\Uuid(message: 'The id must be a UUID.')]
+        #[Assert\NotBlank(message: 'A score needs an id of its own, made by whoever sends it.', normalizer: 'trim')] #[Assert\Uuid(message: 'The id must be a UUID.'),]
         public string $id,
         #[Assert\NotBlank] #[Assert\Length(max: 64)] public string $character,
-        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 64)])]
-        #[Assert\Count(max: 20)]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 64)])] #[Assert\Count(max: 20),]
         public array $states = [],
         #[Assert\All([
-            new Assert\NotNull(),
-            new Assert\Type(['int', 'float'], message: 'This is no number.'),
-            new Assert\Range(min: 0, max: 1_000_000),
-        ]),]
+                new Assert\NotNull(),
+                new Assert\Type(['int', 'float'], message: 'This is no number.'),
+                new Assert\Range(min: 0, max: 1_000_000),
+            ]),]
         #[Assert\Count(max: 100)] public array $numbers = [],
         #[Assert\Choice(['mm', 'cm', 'm', 'in', 'ft'])] public ?string $unit = null,
         public Certainty $certainty = Certainty::Sure,
@@ -45,6 +45,7 @@ final readonly class NewScore
         public ?Position $position = null,
         public bool $either = false,
         public bool $further = false,
+        #[Assert\DateTime(format: \DATE_RFC3339, message: 'This is no moment.')] public ?string $at = null,
     ) {
     }
 }

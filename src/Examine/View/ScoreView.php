@@ -39,6 +39,25 @@ final readonly class ScoreView
     ) {
     }
 
+    /** The same, taken back or counting again. */
+    public function marked(bool $takenBack): self
+    {
+        return new self(
+            $this->id,
+            $this->character,
+            $this->states,
+            $this->numbers,
+            $this->certainty,
+            $this->samples,
+            $this->where,
+            $this->answer,
+            $takenBack,
+            $this->position,
+            $this->either,
+            $this->further,
+        );
+    }
+
     public static function of(ScoreRecord $score): self
     {
         return new self(

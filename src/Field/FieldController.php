@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field;
+
+use App\Account\User;
+use App\Field\View\TakenAlongView;
+use App\Library\FloraLibrary;
+use App\Web\ApiController;
+use App\Web\Refused;
+use Nelmio\ApiDocBundle\Attribute\Model;
+use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** What a device takes along, to decide out of the server’s reach by the same rules. */
+#[OA\Tag('field')]
+final class FieldController extends ApiController
+{
+    /** @param list<string> $sites ids of the places one goes to; none: all of them */
+    #[Route('/api/field/taken', methods: ['GET'])]
+    #[OA\Response(
+        response: 200,
+        description: 'All that is taken along.',
+        content: new Model(type: TakenAlongView::class),
+    ),]
+    public function taken(
+        #[CurrentUser] User $user,
+        TakenAlong $along,
+        #[MapQueryParameter(validationFailedStatusCode: 422)] array $sites = [],
+    ): JsonResponse {
+        return $this->json($along->for($user, array_values(array_filter($sites, \is_string(...)))));
+    }
+
+    #[Route('/api/field/rules', methods: ['GET'])]
+    #[OA\Response(
+        response: 200,
+        description: 'The rules: class → the PHP file that holds it.',
+        content: new OA\JsonContent(
+            type: 'object',
+            additionalProperties: new OA\AdditionalProperties(type: 'string'),
+        ),
+    ),]
+    public function rules(Request $request, RulesBundle $bundle): Response
+    {
+        $response = $this->json($bundle->files());
+        $response->setEtag(hash('xxh128', (string) $response->getContent()))->setPrivate();
+        $response->isNotModified($request);
+
+        return $response;
+    }
+
+    #[Route('/api/field/floras/{name}', requirements: ['name' => '[a-z0-9-]{1,64}'], methods: ['GET'])]
+    #[OA\Response(
+        response: 200,
+        description: 'A flora made ready for the rules, packed.',
+        content: new OA\MediaType(
+            mediaType: 'application/gzip',
+            schema: new OA\Schema(type: 'string', format: 'binary'),
+        ),
+    ),]
+    #[OA\Response(
+        response: 404,
+        description: 'No such flora.',
+        content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+    ),]
+    public function flora(Request $request, string $name, FloraLibrary $library, PackedFlora $packed): Response
+    {
+        if (!$library->isShipped($name)) {
+            throw Refused::missing('There is no such flora.');
+        }
+        $response = new Response('', 200, ['Content-Type' => 'application/gzip']);
+        $response->setEtag($packed->stamp($name))->setPrivate();
+        if (!$response->isNotModified($request)) {
+            $response->setContent($packed->pack($name));
+        }
+
+        return $response;
+    }
+}

@@ -1,0 +1,230 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field;
+
+use App\Examine\Cover;
+use App\Examine\Shown;
+use App\Examine\View\AccountView;
+use App\Examine\View\ContrastView;
+use App\Examine\View\DangerAccountView;
+use App\Examine\View\EvidenceView;
+use Hylognosis\Assessment\Assessment;
+use Hylognosis\Assessment\Assessor;
+use Hylognosis\Document\DocumentError;
+use Hylognosis\Document\Node;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\LifeStage;
+use Hylognosis\Flora\UnknownEntry;
+use Hylognosis\Identification\CompiledFlora;
+use Hylognosis\Identification\CompiledTables;
+use Hylognosis\Measure\Units;
+use Hylognosis\Wording\English;
+
+/**
+ * Answers for the server out of its reach, by the same rules: it runs on the device itself, in a worker of the browser.
+ * Plain, without framework or database.
+ */
+final class FieldDesk
+{
+    /** @var array<string, Flora> by hash */
+    private array $floras = [];
+    /** @var array<string, array<string, CompiledTables>> hash → life stage → what takes long of it */
+    private array $tables = [];
+    /** @var array<string, CompiledFlora> */
+    private array $compiled = [];
+
+    public function __construct(private readonly Assessor $assessor = new Assessor())
+    {
+    }
+
+    /**
+     * Lays a flora on the desk, as {@see PackedFlora} packed it.
+     *
+     * @throws \UnexpectedValueException if it is none
+     */
+    public function lay(string $hash, string $packed): void
+    {
+        $what = unserialize($packed);
+        if (!\is_array($what) || !(($what['flora'] ?? null) instanceof Flora) || !\is_array($what['tables'] ?? null)) {
+            throw new \UnexpectedValueException('This is no packed flora.');
+        }
+        $this->floras[$hash] = $what['flora'];
+        $this->tables[$hash] = [];
+        foreach ($what['tables'] as $stage => $tables) {
+            if ($tables instanceof CompiledTables) {
+                $this->tables[$hash][(string) $stage] = $tables;
+            }
+        }
+        $this->compiled = [];
+    }
+
+    public function has(string $hash): bool
+    {
+        return isset($this->floras[$hash]);
+    }
+
+    /**
+     * @param string $request JSON: the hash of the flora, the examination as it was taken along, an entry to be laid on
+     *                        it, and what is asked
+     *
+     * @return string JSON: status as the server would give it, and body
+     */
+    public function answer(string $request): string
+    {
+        try {
+            $body = $this->body(Node::root(json_decode($request, true, flags: \JSON_THROW_ON_ERROR)));
+            $status = 200;
+        } catch (NotTaken $e) {
+            $status = $e->status;
+            $body = [
+                'detail' => $e->getMessage(),
+                'violations' => '' === $e->field ? [] : [['propertyPath' => $e->field, 'title' => $e->getMessage()]],
+            ];
+        } catch (DocumentError $e) {
+            [$status, $body] = [422, ['detail' => $e->getMessage(), 'violations' => []]];
+        }
+
+        return json_encode(
+            ['status' => $status, 'body' => $body],
+            \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE,
+        );
+    }
+
+    /** @throws NotTaken */
+    private function body(Node $request): mixed
+    {
+        $hash = $request->text('flora');
+        $flora = $this->floras[$hash] ?? throw new NotTaken(404, 'This flora was not taken along.');
+        $examination = new FieldExamination($flora, $request->child('taken'), $request->text('today'));
+        $entry = $request->has('entry') ? $request->child('entry') : null;
+        if (null !== $entry && 'harvest' === $entry->text('do')) {
+            $this->mayTake($hash, $examination);
+        }
+        if (null !== $entry) {
+            $examination->enter($entry);
+        }
+        $words = new English($flora, $request->word('units', Units::class), Cover::Names === $examination->cover());
+        $asked = $examination->asked();
+        $assessment = $this->assessor->assess($this->compiler($hash), $asked);
+        $with = $request->has('with') ? $request->child('with') : Node::root([]);
+
+        return match ($request->text('ask')) {
+            'view' => $this->view($examination, $assessment, $words),
+            'points' => Shown::points($assessment, $examination->cover(), $words) ??
+                throw new NotTaken(404, 'The gate has not been asked for anything here.'),
+            'danger' => $this->danger($examination, $assessment, $with->text('taxon')),
+            'evidence' => $this->evidence(
+                $examination,
+                $assessment,
+                $words,
+                $with->text('for'),
+                $with->text('against'),
+            ),
+            default => throw new NotTaken(404, 'There is nothing at this address.'),
+        };
+    }
+
+    /** @return array<string, mixed> */
+    private function view(FieldExamination $examination, Assessment $assessment, English $words): array
+    {
+        $asked = $examination->asked();
+        $shown = Shown::of(
+            $assessment,
+            $asked->claim,
+            $asked->terms->quotas[$asked->claim->taxon->id ?? ''] ?? null,
+            $examination->cover(),
+            $words,
+        );
+
+        return [
+            ...$examination->shown(),
+            'claim' => $shown->claim,
+            'assessment' => $shown->assessment,
+            'inSight' => $shown->inSight,
+        ];
+    }
+
+    /** The server asks the gate again when it hears of it; here it must be open too. */
+    private function mayTake(string $hash, FieldExamination $examination): void
+    {
+        if (!$examination->isSigned()) {
+            throw new NotTaken(409, 'Sign the examination first.');
+        }
+        $clearance = $this->assessor->assess($this->compiler($hash), $examination->asked())->clearance;
+        if (true !== $clearance?->isCleared()) {
+            throw new NotTaken(
+                409,
+                'The gate is not open: '.
+                    (null === $clearance
+                        ? 'nothing was asked for.'
+                        : (new English($this->floras[$hash], Units::Metric))->sentence($clearance->because)),
+            );
+        }
+    }
+
+    private function danger(FieldExamination $examination, Assessment $assessment, string $taxon): DangerAccountView
+    {
+        self::mayWeigh($examination);
+        foreach ($assessment->dangers as $report) {
+            if ($report->danger->taxon->id === $taxon) {
+                return DangerAccountView::of($report, $assessment->identification->compiled->flora);
+            }
+        }
+        throw new NotTaken(404, \sprintf('"%s" is not among the dangers here.', $taxon));
+    }
+
+    private function evidence(
+        FieldExamination $examination,
+        Assessment $assessment,
+        English $words,
+        string $for,
+        string $against,
+    ): ContrastView {
+        self::mayWeigh($examination);
+        $flora = $assessment->identification->compiled->flora;
+        try {
+            $evidence = AccountView::evidence(
+                $assessment->identification,
+                $words,
+                $flora->taxon($for)->id,
+                $flora->taxon($against)->id,
+            );
+        } catch (UnknownEntry $e) {
+            throw new NotTaken(404, $e->getMessage());
+        }
+
+        return new ContrastView(
+            $for,
+            $against,
+            array_sum(array_map(static fn (EvidenceView $e): float => $e->decibans, $evidence)),
+            $evidence,
+        );
+    }
+
+    private static function mayWeigh(FieldExamination $examination): void
+    {
+        match ($examination->cover()) {
+            Cover::Hope => throw new NotTaken(
+                403,
+                'You look at this tree as the second person; the evidence stays covered until you sign.',
+            ),
+            Cover::Names => throw new NotTaken(403, 'The names are covered; uncover them first.'),
+            Cover::Nothing => null,
+        };
+    }
+
+    /** @return \Closure(LifeStage): CompiledFlora */
+    private function compiler(string $hash): \Closure
+    {
+        return function (LifeStage $stage) use ($hash): CompiledFlora {
+            $tables = $this->tables[$hash][$stage->value] ?? null;
+
+            return $this->compiled[$hash.$stage->value] ??=
+                null === $tables
+                    ? CompiledFlora::of($this->floras[$hash], $stage)
+                    : CompiledFlora::with($this->floras[$hash], $stage, $tables);
+        };
+    }
+}

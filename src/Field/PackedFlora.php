@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Field;
+
+use App\Library\Engine;
+use App\Library\FloraLibrary;
+use App\Library\FloraRefused;
+use Hylognosis\Flora\LifeStage;
+use Hylognosis\Identification\CompiledTables;
+
+/** A flora made ready and packed, so that a device out of reach need not read it line by line. */
+final readonly class PackedFlora
+{
+    public function __construct(private FloraLibrary $library, private Engine $engine)
+    {
+    }
+
+    /** Changes with every edition, every review of a line, and every change of the rules. */
+    public function stamp(string $name): string
+    {
+        return hash('xxh128', $this->library->stamp($name).$this->engine->version);
+    }
+
+    /**
+     * @return string gzip of what {@see FieldDesk::lay()} takes
+     *
+     * @throws FloraRefused if there is no such flora or it cannot be taken
+     */
+    public function pack(string $name): string
+    {
+        $tables = [];
+        foreach (LifeStage::cases() as $stage) {
+            $tables[$stage->value] = $this->tables($name, $stage);
+        }
+        $packed = gzencode(serialize(['flora' => $this->library->flora($name), 'tables' => $tables]), 6);
+        \assert(false !== $packed);
+
+        return $packed;
+    }
+
+    private function tables(string $name, LifeStage $stage): CompiledTables
+    {
+        return $this->library->compiled($name, $stage)->tables();
+    }
+}
