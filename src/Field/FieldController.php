@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Field;
 
 use App\Account\User;
+use App\Examine\ExaminationRepository;
+use App\Field\View\SizeView;
 use App\Field\View\TakenAlongView;
+use App\Field\View\TakenExaminationView;
 use App\Library\FloraLibrary;
 use App\Web\ApiController;
 use App\Web\Refused;
@@ -16,6 +19,7 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** What a device takes along, to decide out of the server’s reach by the same rules. */
@@ -35,6 +39,44 @@ final class FieldController extends ApiController
         #[MapQueryParameter(validationFailedStatusCode: 422)] array $sites = [],
     ): JsonResponse {
         return $this->json($along->for($user, array_values(array_filter($sites, \is_string(...)))));
+    }
+
+    /** One examination anew, so that what was taken along of it is of this moment. */
+    #[Route('/api/field/taken/{id}', requirements: ['id' => Requirement::UUID], methods: ['GET'])]
+    #[OA\Response(
+        response: 200,
+        description: 'It, as taken along.',
+        content: new Model(type: TakenExaminationView::class),
+    ),]
+    #[OA\Response(
+        response: 404,
+        description: 'No such examination.',
+        content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+    ),]
+    public function examination(
+        #[CurrentUser] User $user,
+        string $id,
+        TakenAlong $along,
+        ExaminationRepository $examinations,
+    ): JsonResponse {
+        $record = $examinations->find($id);
+        if (null === $record || $record->examiner !== $user) {
+            throw Refused::missing('There is no such examination of yours.');
+        }
+
+        return $this->json($along->examination($record, $user));
+    }
+
+    /** How much it would be, before anybody presses. */
+    #[Route('/api/field/size', methods: ['GET'])]
+    #[OA\Response(response: 200, description: 'How large, and until when.', content: new Model(type: SizeView::class))]
+    public function size(
+        #[CurrentUser] User $user,
+        TakenAlong $along,
+        PackedFlora $packed,
+        RulesBundle $bundle,
+    ): JsonResponse {
+        return $this->json(new SizeView($bundle->bytes() + \strlen($packed->pack($user->flora)), $along->until()));
     }
 
     #[Route('/api/field/rules', methods: ['GET'])]

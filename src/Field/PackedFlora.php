@@ -9,12 +9,17 @@ use App\Library\FloraLibrary;
 use App\Library\FloraRefused;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Identification\CompiledTables;
+use Psr\Cache\CacheItemPoolInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /** A flora made ready and packed, so that a device out of reach need not read it line by line. */
 final readonly class PackedFlora
 {
-    public function __construct(private FloraLibrary $library, private Engine $engine)
-    {
+    public function __construct(
+        private FloraLibrary $library,
+        private Engine $engine,
+        #[Autowire(service: 'cache.flora')] private CacheItemPoolInterface $cache,
+    ) {
     }
 
     /** Changes with every edition, every review of a line, and every change of the rules. */
@@ -30,12 +35,18 @@ final readonly class PackedFlora
      */
     public function pack(string $name): string
     {
+        $kept = $this->cache->getItem('packed'.$this->stamp($name));
+        if (\is_string($kept->get())) {
+            return $kept->get();
+        }
         $tables = [];
         foreach (LifeStage::cases() as $stage) {
             $tables[$stage->value] = $this->tables($name, $stage);
         }
         $packed = gzencode(serialize(['flora' => $this->library->flora($name), 'tables' => $tables]), 6);
         \assert(false !== $packed);
+
+        $this->cache->save($kept->set($packed));
 
         return $packed;
     }

@@ -61,6 +61,18 @@ final readonly class RulesBundle
         return $files;
     }
 
+    /** What the pages and the machine for the rules take, as they are built. */
+    public function bytes(): int
+    {
+        $built = $this->project.'/public/build';
+        $bytes = 0;
+        foreach (is_dir($built) ? (new Finder())->files()->in($built) : [] as $file) {
+            $bytes += (int) $file->getSize();
+        }
+
+        return $bytes;
+    }
+
     private static function named(string $root, string $path): string
     {
         return $root.'\\'.strtr(substr($path, 0, -4), '/', '\\');

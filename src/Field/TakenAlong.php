@@ -69,8 +69,8 @@ final readonly class TakenAlong
         );
 
         return new TakenAlongView(
-            $this->clock->now()->format(\DateTimeInterface::RFC3339),
-            CalendarDay::iso($this->clock->today()->modify('+'.self::DAYS.' days')),
+            $this->at(),
+            $this->until(),
             $user->id,
             $user->role->examiner(),
             $this->engine->version,
@@ -102,7 +102,7 @@ final readonly class TakenAlong
         return [...$this->examinations->openOf($user, self::MOST_EXAMINATIONS), ...array_values($signed)];
     }
 
-    private function examination(ExaminationRecord $record, User $user): TakenExaminationView
+    public function examination(ExaminationRecord $record, User $user): TakenExaminationView
     {
         $recorded = [];
         foreach ($record->scores as $score) {
@@ -115,7 +115,20 @@ final readonly class TakenAlong
             $recorded,
             $record->hidesTheHope() ? [] : $record->conditionsOn,
             $this->rules($record->specimen->site),
+            $this->at(),
+            $this->until(),
         );
+    }
+
+    private function at(): string
+    {
+        return $this->clock->now()->format(\DateTimeInterface::RFC3339);
+    }
+
+    /** Last day what is taken along now is gone by, YYYY-MM-DD. */
+    public function until(): string
+    {
+        return CalendarDay::iso($this->clock->today()->modify('+'.self::DAYS.' days'));
     }
 
     /**

@@ -99,9 +99,8 @@ final class FieldTest extends ApiTestCase
         self::assertSame('cleared', self::at($this->desk($taken, [], '2027-06-20'), 'assessment.clearance.answer'));
         $old = $this->desk($taken, [], '2027-06-21');
         self::assertStringContainsString('too long ago', self::text($old, 'assessment.clearance.because'));
-        foreach (
-            [['permission' => null], ['parts' => ['sambucus-nigra/fruit']], ['protected' => ['sambucus-nigra']]] as $other
-        ) {
+        $elder = ['sambucus-nigra'];
+        foreach ([['permission' => null], ['parts' => ['sambucus-nigra/fruit']], ['protected' => $elder]] as $other) {
             $elsewhere = ['rules' => $other + $taken['rules']] + $taken;
             self::assertNotSame('cleared', self::at($this->desk($elsewhere, []), 'assessment.clearance.answer'));
         }
@@ -272,7 +271,7 @@ final class FieldTest extends ApiTestCase
         foreach ((array) $along['examinations'] as $taken) {
             self::assertIsArray($taken);
             if (basename($address) === self::at($taken, 'view.id')) {
-                return ['hash' => $hash, 'lastWord' => ['at' => self::AT, 'until' => $along['until']]] + $taken;
+                return ['hash' => $hash, 'lastWord' => ['at' => $taken['at'], 'until' => $taken['until']]] + $taken;
             }
         }
         self::fail('It was not taken along.');

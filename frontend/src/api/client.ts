@@ -1,8 +1,10 @@
 import createClient from "openapi-fetch";
+import type { FieldWord } from "../field/desk";
 import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
-export type Examination = Schemas["ExaminationView"];
+/** With what an answer rests on, where it was given out of the server's reach. */
+export type Examination = Schemas["ExaminationView"] & { field?: FieldWord };
 export type Assessment = Schemas["AssessmentView"];
 export type Flora = Schemas["FloraView"];
 export type Character = Schemas["CharacterView"];
@@ -20,10 +22,13 @@ export class Problem extends Error {
   }
 }
 
+const isTakenAlong = () => localStorage.getItem("taken-along") !== null;
+
 export const client = createClient<paths>({
   baseUrl: window.location.origin,
   headers: { "X-CSRF-Token": "csrf-token", Accept: "application/json" },
-  fetch: (request) => globalThis.fetch(request),
+  // nothing of it is loaded before something was taken along
+  fetch: async (request) => (isTakenAlong() ? (await import("../field/fetch")).fieldFetch(request) : globalThis.fetch(request)),
 });
 
 type Answer<T> = { data?: T; error?: unknown; response: Response };

@@ -953,6 +953,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/field/taken/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One examination anew, so that what was taken along of it is of this moment. */
+        get: operations["get_app_field_field_examination"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/field/size": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How much it would be, before anybody presses. */
+        get: operations["get_app_field_field_size"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/field/rules": {
         parameters: {
             query?: never;
@@ -5475,6 +5509,10 @@ export interface components {
             rules: {
                 [key: string]: unknown;
             };
+            /** @description the moment it was drawn up, RFC 3339 */
+            at: string;
+            /** @description last day it is gone by, YYYY-MM-DD */
+            until: string;
         };
         /** @description All that is taken along into the wood. */
         TakenAlongView: {
@@ -5487,6 +5525,10 @@ export interface components {
             as: components["schemas"]["ExaminerRole"];
             /** @description version of the rules */
             engine: string;
+            /** @description how far one gets, where nothing else is said */
+            reach: string[];
+            /** @description what is in the bag, where nothing else is said */
+            kit: string[];
             /** @description in which the trees are examined */
             floras: components["schemas"]["PackedFloraView"][];
             /** @description where one goes */
@@ -5495,6 +5537,13 @@ export interface components {
             trees: components["schemas"]["SpecimenView"][];
             /** @description one’s own that are open, and those whose gate is */
             examinations: components["schemas"]["TakenExaminationView"][];
+        };
+        /** @description What taking along would take. */
+        SizeView: {
+            /** @description about so many, the first time */
+            bytes: number;
+            /** @description last day it would be gone by, YYYY-MM-DD */
+            until: string;
         };
         /** @description A tree of which something may be taken now. */
         OpenGateView: {
@@ -9695,6 +9744,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TakenAlongView"];
+                };
+            };
+        };
+    };
+    get_app_field_field_examination: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It, as taken along. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenExaminationView"];
+                };
+            };
+            /** @description No such examination. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_field_field_size: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How large, and until when. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SizeView"];
                 };
             };
         };

@@ -4,6 +4,7 @@ import { useSession } from "../api/queries";
 import { BeginSchool } from "../features/account/begin-school";
 import { Person } from "../features/account/person";
 import { SignIn } from "../features/account/signin";
+import { FieldStrip } from "../features/along/strip";
 import { Loading, Trouble } from "../ui/controls";
 import { writeDaysAs } from "../words/text";
 
@@ -42,6 +43,7 @@ const Devices = lazy(() => import("../features/devices/devices"));
 const People = lazy(() => import("../features/people/people"));
 const Join = lazy(() => import("../features/account/join"));
 const Compare = lazy(() => import("../features/species/compare"));
+const Along = lazy(() => import("../features/along/along"));
 const SpeciesPage = lazy(() => import("../features/species/page"));
 
 const PLACES = [
@@ -59,6 +61,7 @@ const CALLED: Record<string, string> = {
   phenology: "What came when",
   reckon: "Reckoning",
   compare: "Side by side",
+  along: "Taken along",
   review: "What they never show",
   plan: "A day out",
   measure: "Measuring",
@@ -105,7 +108,13 @@ export function App() {
       </Suspense>
     );
   if (!session.data.begun) return <BeginSchool />;
-  if (!session.data.user) return <SignIn session={session.data} />;
+  if (!session.data.user)
+    return (
+      <>
+        <FieldStrip />
+        <SignIn session={session.data} />
+      </>
+    );
   writeDaysAs(session.data.school?.dates ?? "day");
   return (
     <div className="flex min-h-dvh flex-col">
@@ -139,6 +148,7 @@ export function App() {
           demo={session.data.demo}
         />
       </header>
+      <FieldStrip />
       <main id="main" className="flex-1" tabIndex={-1} key={pathname.split("/")[1]}>
         <Suspense fallback={<Loading what="the page" />}>
           <Routes>
@@ -149,6 +159,7 @@ export function App() {
             <Route path="/species/:id" element={<SpeciesPage />} />
             <Route path="/compare" element={<Compare />} />
             <Route path="/review/:flora" element={<ReviewPage />} />
+            <Route path="/along" element={<Along />} />
             <Route path="/year" element={<Year />} />
             <Route path="/plan" element={<PlanPage />} />
             <Route path="/plan/walk" element={<Walk />} />

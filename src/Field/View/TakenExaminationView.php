@@ -14,6 +14,8 @@ final readonly class TakenExaminationView
      * @param array<string, string> $recorded     moment each score was recorded at, by its id
      * @param array<string, string> $conditionsOn the day each condition was answered on
      * @param array<string, mixed>  $rules        of the place
+     * @param string                $at           the moment it was drawn up, RFC 3339
+     * @param string                $until        last day it is gone by, YYYY-MM-DD
      */
     public function __construct(
         public ExaminationView $view,
@@ -21,6 +23,8 @@ final readonly class TakenExaminationView
         public array $recorded,
         public array $conditionsOn,
         public array $rules,
+        public string $at,
+        public string $until,
     ) {
     }
 }

@@ -75,6 +75,11 @@ export function Person(p: { name: string; role: string; units: Schemas["Units"];
               />
             </Field>
           )}
+          <p>
+            <Link to="/along" className="inline-flex min-h-11 items-center underline underline-offset-4" onClick={() => setOpen(false)}>
+              Taken along: what this device has without a network
+            </Link>
+          </p>
           <p className="wide:hidden">
             <Link to="/terms" className="inline-flex min-h-11 items-center underline underline-offset-4" onClick={() => setOpen(false)}>
               Terms

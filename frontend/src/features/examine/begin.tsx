@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import { client, type Schemas, unwrap } from "../../api/client";
+import { newId } from "../../api/id";
 import { floraQuery, useSession } from "../../api/queries";
 import { Button, Choice, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
 import { ROUTES, type RouteId } from "../../words/stations";
@@ -34,6 +35,7 @@ export default function Begin() {
       unwrap(
         client.POST("/api/examinations", {
           body: {
+            id: newId(),
             specimenId: tree,
             date,
             stage,

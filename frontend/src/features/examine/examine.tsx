@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useParams } from "react-router";
 import { examinationQuery, floraQuery } from "../../api/queries";
 import { Loading, Trouble } from "../../ui/controls";
+import { FieldLine } from "../along/field-line";
 import { GateHead } from "../gate/panel";
 import { BenchProvider, useBench } from "./bench";
 import { Dialogs } from "./dialogs";
@@ -49,6 +50,7 @@ function Workbench() {
       >
         <section aria-label="The gate" className="hidden border border-ink bg-sheet p-2.5 wide:block">
           <GateHead gate={e.assessment.clearance} asked={asked} id="big" covered={e.hopeCovered} />
+          <FieldLine e={e} />
           <GateActions />
         </section>
         <SidePanes />

@@ -2,24 +2,28 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { pointsQuery } from "../../api/queries";
 import { Button, Loading, Trouble } from "../../ui/controls";
+import { FieldLine } from "../along/field-line";
 import { GateHead, NinePoints } from "../gate/panel";
 import { useBench } from "./bench";
 
 /** The gate on a small screen: it sticks to the top, always in sight. */
 export function SmallGate() {
-  const { e, asked, move } = useBench();
+  const { e, asked, cleared, move } = useBench();
   return (
     <div className="sticky top-0 z-20 border-b-2 border-ink bg-ground px-3 py-2 wide:hidden">
       <button type="button" className="relative block w-full text-left" onClick={() => move({ do: "show", pane: "gate" })}>
         <GateHead gate={e.assessment.clearance} asked={asked} id="small" small covered={e.hopeCovered} />
       </button>
+      {cleared && <FieldLine e={e} />}
     </div>
   );
 }
 
 export function GatePane() {
+  const { e, cleared } = useBench();
   return (
     <div className="wide:hidden">
+      {!cleared && <FieldLine e={e} />}
       <GateActions hidePoints />
       <Points />
     </div>

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { Button, Dialog, Field, fieldClass, Trouble } from "../../ui/controls";
+import { FieldLine } from "../along/field-line";
 import { GateHead } from "../gate/panel";
 import { useBench } from "./bench";
 
@@ -17,6 +18,7 @@ export function SignDialog({ close }: Props) {
       description="Signing closes the scores for good. The decision goes on record as it stands; “not yet” is a good result."
     >
       <GateHead gate={e.assessment.clearance} asked={asked} id="sign" />
+      <FieldLine e={e} />
       {act.sign.error && <Trouble error={act.sign.error} />}
       <div className="mt-4 flex justify-end gap-2">
         <Button onClick={close}>Keep looking</Button>

@@ -20,9 +20,14 @@ export default function Today() {
       <div className="double-rule flex flex-wrap items-end justify-between gap-3 pb-2">
         <h1 className="text-2xl">{dayWords(t.today)}</h1>
         {user?.role !== "guest" && (
-          <Link to="/examine" className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-ink px-4 font-semibold text-ground">
-            Examine a tree
-          </Link>
+          <span className="flex flex-wrap items-center gap-x-4">
+            <Link to="/along" className="inline-flex min-h-11 items-center underline underline-offset-4">
+              Take along
+            </Link>
+            <Link to="/examine" className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-ink px-4 font-semibold text-ground">
+              Examine a tree
+            </Link>
+          </span>
         )}
       </div>
       <div className="mt-4 grid grid-cols-1 gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_22rem]">

@@ -1,6 +1,7 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, Problem, type Schemas, unwrap } from "../../api/client";
+import { newId } from "../../api/id";
 import { sitesQuery } from "../../api/queries";
 import { Button, Field, fieldClass, Trouble } from "../../ui/controls";
 import { asPosition, PositionFields, UNPLACED } from "./tree-form";
@@ -15,7 +16,7 @@ export function NewTree({ onTagged }: { onTagged: (specimen: Schemas["SpecimenVi
   const [open, setOpen] = useState(false);
   const site = siteId || sites.data?.[0]?.id || "";
   const add = useMutation({
-    mutationFn: () => unwrap(client.POST("/api/specimens", { body: { tag, siteId: site, whereabouts, ...asPosition(placed) } })),
+    mutationFn: () => unwrap(client.POST("/api/specimens", { body: { id: newId(), tag, siteId: site, whereabouts, ...asPosition(placed) } })),
     onSuccess: (specimen) => {
       setTag("");
       setWhereabouts("");
