@@ -14,10 +14,12 @@ use Hylognosis\Reason\Reason;
 final readonly class Gate
 {
     /**
-     * After two or three looks most trees fit alike: until breadth is reached, a danger has to lead by this factor to
-     * bar.
+     * After a few looks most trees fit alike, and a danger that leads a little says only that it could still be that
+     * one. Until so many were taken, at as many organs as breadth asks for, it bars with this lead.
      */
-    private const EARLY_LEAD = 3.0;
+    private const EARLY_LEAD = 10.0;
+    private const FULL_SCORES = 6;
+    /** Scores before a danger that leads is named as what the tree could still be. */
     private const EARLY_SCORES = 2;
     /** Less than a twentieth more probable is as good as equal, in words. */
     private const BETTER = 1.05;
@@ -46,7 +48,12 @@ final readonly class Gate
 
         return match (true) {
             null !== $bar => new Clearance(Answer::Barred, $bar, $reports, null),
-            null !== $nearest => new Clearance(Answer::Withheld, $nearest->because, $reports, null),
+            null !== $nearest => new Clearance(
+                Answer::Withheld,
+                $this->couldStillBe($dossier) ?? $nearest->because,
+                $reports,
+                null,
+            ),
             default => new Clearance(Answer::Cleared, new Reason('cleared'), $reports, $this->until($dossier)),
         };
     }
@@ -77,11 +84,37 @@ final readonly class Gate
         }
         $own = $dossier->posteriorOfClaim();
         $scored = \count($dossier->examination()->findings);
-        $broad = \count($dossier->examination()->organsOnTheTree()) >= Breadth::ORGANS;
+        $broad = self::isBroad($dossier);
         foreach ($dossier->openDangers() as $danger) {
             $other = $dossier->identification->posteriorOf($danger->taxon->id);
             if (($broad && $other >= $own) || ($scored >= self::EARLY_SCORES && $other >= self::EARLY_LEAD * $own)) {
                 return new Reason($other > self::BETTER * $own ? 'danger-fits-better' : 'danger-fits-as-well', [
+                    'taxon' => $danger->taxon->id,
+                    'claimed' => $dossier->claim->taxon->id,
+                    'severity' => $danger->severity->value,
+                ]);
+            }
+        }
+
+        return null;
+    }
+
+    private static function isBroad(Dossier $dossier): bool
+    {
+        return \count($dossier->examination()->organsOnTheTree()) >= Breadth::ORGANS
+            && \count($dossier->examination()->findings) >= self::FULL_SCORES;
+    }
+
+    /** The danger that leads while little has been looked at; null where none does. */
+    private function couldStillBe(Dossier $dossier): ?Reason
+    {
+        if (self::isBroad($dossier) || \count($dossier->examination()->findings) < self::EARLY_SCORES) {
+            return null;
+        }
+        $own = $dossier->posteriorOfClaim();
+        foreach ($dossier->openDangers() as $danger) {
+            if ($dossier->identification->posteriorOf($danger->taxon->id) >= $own) {
+                return new Reason('danger-could-still-be', [
                     'taxon' => $danger->taxon->id,
                     'claimed' => $dossier->claim->taxon->id,
                     'severity' => $danger->severity->value,

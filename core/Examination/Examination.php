@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Hylognosis\Examination;
 
+use Hylognosis\Flora\Character;
+use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\Organ;
 
@@ -89,5 +91,21 @@ final readonly class Examination
         }
 
         return $organs;
+    }
+
+    /**
+     * Whether it could not be looked at, or what it hangs on could not: where the kind of leaf cannot be seen, because
+     * the tree is bare, neither can its lobes.
+     */
+    public function couldNotSee(Flora $flora, Character $character): bool
+    {
+        for ($seen = $character;; $seen = $flora->character($seen->applies->character)) {
+            if (\in_array($seen->id, $this->couldNotLook, true)) {
+                return true;
+            }
+            if (null === $seen->applies || null !== $this->finding($seen->id)) {
+                return false;
+            }
+        }
     }
 }

@@ -30,6 +30,7 @@ final readonly class InSight
                     null !== $examination->finding($character->id),
                     \in_array($character->id, [...$wanted, ...$examination->couldNotLook], true) => true,
                     \in_array($character->id, $outOfSeason, true), !$outlook->reaches($character) => false,
+                    $examination->couldNotSee($flora, $character) => false,
                     default => self::makesSense($flora, $examination, $character),
                 },
             ),

@@ -106,6 +106,7 @@ final readonly class NextLook
                     0 === ($character->phenophases & $phases)
                     || (null !== $scored && [] !== $scored->decidingReadings())
                     || !$outlook->reaches($character->character)
+                    || $identification->examination->couldNotSee($compiled->flora, $character->character)
                 ) {
                     continue;
                 }
@@ -145,7 +146,7 @@ final readonly class NextLook
 
         return $answered
             || !$outlook->reaches($character->character)
-            || \in_array($id, $identification->examination->couldNotLook, true)
+            || $identification->examination->couldNotSee($identification->compiled->flora, $character->character)
             || !$this->makesSense($identification, $character, $posterior);
     }
 

@@ -335,6 +335,13 @@ final readonly class English implements Wording
         return match ($t->code) {
             'as-written' => $t->text('sentence'),
             'cleared' => 'The required list is met, and the dangerous look-alikes known to this flora are excluded.',
+            'danger-could-still-be' => $this->covered
+                ? 'It could still be something dangerous. Look on.'
+                : \sprintf(
+                    'It could still be %s, which is %s. Look on: so far little has been looked at.',
+                    $this->taxon($t),
+                    $t->text('severity'),
+                ),
             'danger-fits-better', 'danger-fits-as-well' => $this->covered
                 ? \sprintf('A %s kind fits what was seen at least as well.', $t->text('severity'))
                 : \sprintf(

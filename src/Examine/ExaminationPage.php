@@ -67,6 +67,7 @@ final readonly class ExaminationPage
             harvests: $record->isSigned() ? $this->takings->under($record) : [],
             decisions: $record->isSigned() ? $this->decisions($record, $words) : [],
             inSight: $shown->inSight,
+            asleep: $shown->asleep,
         );
     }
 

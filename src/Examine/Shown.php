@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Examine;
 
+use App\Examine\View\AsleepView;
 use App\Examine\View\AssessmentView;
 use App\Examine\View\ClaimView;
 use App\Examine\View\ClearanceView;
@@ -12,7 +13,9 @@ use Hylognosis\Clearance\Claim;
 use Hylognosis\Clearance\Quota;
 use Hylognosis\Flora\Character;
 use Hylognosis\Flora\RequiredFeature;
+use Hylognosis\Identification\Asleep;
 use Hylognosis\Identification\InSight;
+use Hylognosis\Measure\CalendarDay;
 use Hylognosis\Wording\English;
 
 /**
@@ -21,9 +24,16 @@ use Hylognosis\Wording\English;
  */
 final readonly class Shown
 {
-    /** @param list<string> $inSight ids of the characters the examiner is asked about */
-    private function __construct(public ?ClaimView $claim, public AssessmentView $assessment, public array $inSight)
-    {
+    /**
+     * @param list<string>     $inSight ids of the characters the examiner is asked about
+     * @param list<AsleepView> $asleep  those no tree can show on that day
+     */
+    private function __construct(
+        public ?ClaimView $claim,
+        public AssessmentView $assessment,
+        public array $inSight,
+        public array $asleep,
+    ) {
     }
 
     public static function of(Assessment $assessment, ?Claim $claim, ?Quota $quota, Cover $cover, English $words): self
@@ -40,7 +50,26 @@ final readonly class Shown
             null === $seen ? null : ClaimView::of($seen->taxon, $seen->part, $assessment->clearance, $quota),
             (new Covering())->of($cover, AssessmentView::of($assessment, $words)),
             array_map(static fn (Character $character): string => $character->id, $inSight),
+            self::asleep($assessment),
         );
+    }
+
+    /** @return list<AsleepView> */
+    private static function asleep(Assessment $assessment): array
+    {
+        $outlook = $assessment->outlook;
+        $date = $assessment->identification->examination->date;
+        $asleep = [];
+        foreach (
+            Asleep::of($assessment->identification->compiled->flora, $outlook->phenology, $outlook->day) as $id => $wakes
+        ) {
+            $asleep[] = new AsleepView(
+                $id,
+                CalendarDay::iso($date->modify('+'.$outlook->day->until($wakes).' days')),
+            );
+        }
+
+        return $asleep;
     }
 
     /** The gate with all nine points; none where nothing is asked, or what is asked is covered. */

@@ -143,6 +143,7 @@ final class FieldDesk
             'claim' => $shown->claim,
             'assessment' => $shown->assessment,
             'inSight' => $shown->inSight,
+            'asleep' => $shown->asleep,
         ];
     }
 

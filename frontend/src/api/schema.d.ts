@@ -5257,6 +5257,13 @@ export interface components {
             /** @description last day it holds, YYYY-MM-DD; only where it was cleared */
             validUntil?: string | null;
         };
+        /** @description A character no tree can show on the day of the examination. */
+        AsleepView: {
+            /** @description its id */
+            character: string;
+            /** @description the day the first tree shows it, at that place, YYYY-MM-DD */
+            wakes: string;
+        };
         /** @description An examination as the screen shows it. The points of the gate, and what each answer leans on, are asked for apart. */
         ExaminationView: {
             /** @description its id */
@@ -5307,6 +5314,8 @@ export interface components {
             decisions: components["schemas"]["DecisionView"][];
             /** @description ids of the characters the examiner is asked about, in the order of the catalogue */
             inSight: string[];
+            /** @description characters no tree can show on that day */
+            asleep: components["schemas"]["AsleepView"][];
         };
         /** @description An examination, in one line. */
         ExaminationSummaryView: {
@@ -5525,10 +5534,6 @@ export interface components {
             as: components["schemas"]["ExaminerRole"];
             /** @description version of the rules */
             engine: string;
-            /** @description how far one gets, where nothing else is said */
-            reach: string[];
-            /** @description what is in the bag, where nothing else is said */
-            kit: string[];
             /** @description in which the trees are examined */
             floras: components["schemas"]["PackedFloraView"][];
             /** @description where one goes */

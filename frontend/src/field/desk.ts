@@ -181,6 +181,7 @@ async function begin(taken: Along, asking: Asking): Promise<Response> {
     harvests: [],
     decisions: [],
     inSight: [],
+    asleep: [],
   };
   const { latitude, longitude, altitude } = place.site;
   const on = {
@@ -234,9 +235,9 @@ async function tag(taken: Along, asking: Asking): Promise<Response> {
     longitude: body.longitude ?? null,
   } as Schemas["SpecimenView"];
   const tx = store.transaction(["trees", "waiting"], "readwrite");
-  await together(tx, () => [
-    tx.objectStore("trees").put(tree),
-    tx.objectStore("waiting").add(waiting(taken, { ...asking, body: JSON.stringify({ ...body, id: tree.id }) }, "tag", tagged)),
+  await together(tx, [
+    () => tx.objectStore("trees").put(tree),
+    () => tx.objectStore("waiting").add(waiting(taken, { ...asking, body: JSON.stringify({ ...body, id: tree.id }) }, "tag", tagged)),
   ]);
   await told();
   return say(200, tree);

@@ -92,29 +92,42 @@ export async function keep(
 ) {
   const store = await db();
   const tx = store.transaction(["along", "files", "answers", "trees", "examinations"], "readwrite");
-  await together(tx, () => {
-    const write: Promise<unknown>[] = [tx.objectStore("along").put(what.along, "along")];
-    for (const name of ["files", "answers", "trees", "examinations"] as const) write.push(tx.objectStore(name).clear());
-    for (const [name, { stamp, content }] of what.files) write.push(tx.objectStore("files").put({ name, stamp, content }));
-    for (const [url, text] of what.answers) write.push(tx.objectStore("answers").put(text, url));
-    for (const tree of what.trees) write.push(tx.objectStore("trees").put(tree));
-    for (const [id, taken] of what.examinations) write.push(tx.objectStore("examinations").put(taken, id));
-    return write;
-  });
+  await together(tx, [
+    () => tx.objectStore("along").put(what.along, "along"),
+    ...(["files", "answers", "trees", "examinations"] as const).map((name) => () => tx.objectStore(name).clear()),
+    ...[...what.files].map(
+      ([name, { stamp, content }]) =>
+        () =>
+          tx.objectStore("files").put({ name, stamp, content }),
+    ),
+    ...[...what.answers].map(
+      ([url, text]) =>
+        () =>
+          tx.objectStore("answers").put(text, url),
+    ),
+    ...what.trees.map((tree) => () => tx.objectStore("trees").put(tree)),
+    ...[...what.examinations].map(
+      ([id, taken]) =>
+        () =>
+          tx.objectStore("examinations").put(taken, id),
+    ),
+  ]);
   localStorage.setItem(FLAG, what.along.until);
 }
 
 /** All of it, or nothing. */
-export async function together(tx: { done: Promise<unknown>; abort: () => void }, work: () => Promise<unknown>[]) {
+export async function together(tx: { done: Promise<unknown>; abort: () => void }, writes: (() => Promise<unknown>)[]) {
+  const begun: Promise<unknown>[] = [tx.done];
   try {
-    await Promise.all([...work(), tx.done]);
+    for (const write of writes) begun.push(write());
+    await Promise.all(begun);
   } catch (error) {
     try {
       tx.abort();
     } catch {
       // it has ended already, with nothing stored
     }
-    await tx.done.catch(() => undefined);
+    await Promise.allSettled(begun);
     throw error;
   }
 }
@@ -122,7 +135,7 @@ export async function together(tx: { done: Promise<unknown>; abort: () => void }
 /** An entry and the request that will carry it, together: neither is ever there without the other. */
 export async function enter(id: string, taken: Taken, waiting: Waiting | null) {
   const tx = (await db()).transaction(["examinations", "waiting"], "readwrite");
-  await together(tx, () => [tx.objectStore("examinations").put(taken, id), ...(waiting ? [tx.objectStore("waiting").add(waiting)] : [])]);
+  await together(tx, [() => tx.objectStore("examinations").put(taken, id), ...(waiting ? [() => tx.objectStore("waiting").add(waiting)] : [])]);
 }
 
 /** Puts everything down again. What waits to be sent goes with it: ask before. */

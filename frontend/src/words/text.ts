@@ -28,10 +28,28 @@ export const percent = (share: number): string => (share > 0.9995 ? "> 99.9 %" :
 export const MONTHS = ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
+/** How often something shows, in a word; nothing where it nearly always does. */
+export const often = (share: number): string =>
+  share >= 0.85 ? "" : share >= 0.55 ? "usually " : share >= 0.25 ? "often " : share >= 0.1 ? "sometimes " : "rarely ";
+
+/** How a name stands among all, in a word nobody takes for safety: the gate asks for more than being ahead. */
+export const standing = (share: number): string =>
+  share >= 0.99
+    ? "far ahead"
+    : share >= 0.8
+      ? "well ahead"
+      : share >= 0.5
+        ? "ahead"
+        : share >= 0.1
+          ? "possible"
+          : share >= 0.01
+            ? "behind"
+            : "far behind";
+
 /** Decibans as people say it: "200 times as likely". */
 export function timesAsLikely(decibans: number): string {
   const times = 10 ** (Math.abs(decibans) / 10);
-  if (times < 1.05) return "(as likely)";
+  if (times < 1.05) return "as likely";
   const words = times > 1e6 ? "over a million" : Number(times.toPrecision(2)).toLocaleString("en-GB");
-  return decibans > 0 ? `(${words} times as likely)` : `(${words} times less likely)`;
+  return decibans > 0 ? `${words} times as likely` : `${words} times less likely`;
 }

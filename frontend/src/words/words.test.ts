@@ -34,10 +34,10 @@ describe("numbers and units", () => {
   it("tells shares and odds in words", () => {
     expect([percent(0.99999), percent(0.0001), percent(0.1234)]).toEqual(["> 99.9 %", "< 0.1 %", "12.3 %"]);
     expect([timesAsLikely(0.1), timesAsLikely(20), timesAsLikely(-10), timesAsLikely(80)]).toEqual([
-      "(as likely)",
-      "(100 times as likely)",
-      "(10 times less likely)",
-      "(over a million times as likely)",
+      "as likely",
+      "100 times as likely",
+      "10 times less likely",
+      "over a million times as likely",
     ]);
   });
 });

@@ -25,18 +25,20 @@ final readonly class NewExamination
      *                                         the server makes one
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'Choose the tree.', normalizer: 'trim')] #[Assert\Length(max: 64),]
+        #[Assert\NotBlank(message: 'Choose the tree.', normalizer: 'trim')]
+        #[Assert\Length(max: 64)]
         public string $specimenId,
         #[Day] public string $date,
         public LifeStage $stage = LifeStage::Mature,
-        #[Assert\Choice(['branch-first', 'bark-first', 'leaf-first', 'outline-inward']),]
+        #[Assert\Choice(['branch-first', 'bark-first', 'leaf-first', 'outline-inward'])]
         public string $route = 'branch-first',
-        #[Assert\All([new Assert\NotNull(), new Assert\Choice(['ground', 'hand', 'binoculars', 'cut'])])] #[Assert\Count(max: 10),]
+        #[Assert\All([new Assert\NotNull(), new Assert\Choice(['ground', 'hand', 'binoculars', 'cut'])])]
+        #[Assert\Count(max: 10)]
         public ?array $reach = null,
         #[Assert\All([
-                new Assert\NotNull(),
-                new Assert\Choice(['none', 'rule', 'hand-lens', 'knife', 'ultraviolet-torch']),
-            ]),]
+            new Assert\NotNull(),
+            new Assert\Choice(['none', 'rule', 'hand-lens', 'knife', 'ultraviolet-torch']),
+        ]),]
         #[Assert\Count(max: 10)] public ?array $kit = null,
         public bool $blind = false,
         #[Assert\Length(max: 64)] public ?string $claimTaxon = null,

@@ -26,16 +26,18 @@ final readonly class NewScore
      * @param bool         $further   the examiner went and looked again, knowing what was scored before
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'A score needs an id of its own, made by whoever sends it.', normalizer: 'trim')] #[Assert\Uuid(message: 'The id must be a UUID.'),]
+        #[Assert\NotBlank(message: 'A score needs an id of its own, made by whoever sends it.', normalizer: 'trim')]
+        #[Assert\Uuid(message: 'The id must be a UUID.')]
         public string $id,
         #[Assert\NotBlank] #[Assert\Length(max: 64)] public string $character,
-        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 64)])] #[Assert\Count(max: 20),]
+        #[Assert\All([new Assert\NotNull(), new Assert\Type('string'), new Assert\Length(max: 64)])]
+        #[Assert\Count(max: 20)]
         public array $states = [],
         #[Assert\All([
-                new Assert\NotNull(),
-                new Assert\Type(['int', 'float'], message: 'This is no number.'),
-                new Assert\Range(min: 0, max: 1_000_000),
-            ]),]
+            new Assert\NotNull(),
+            new Assert\Type(['int', 'float'], message: 'This is no number.'),
+            new Assert\Range(min: 0, max: 1_000_000),
+        ]),]
         #[Assert\Count(max: 100)] public array $numbers = [],
         #[Assert\Choice(['mm', 'cm', 'm', 'in', 'ft'])] public ?string $unit = null,
         public Certainty $certainty = Certainty::Sure,

@@ -39,6 +39,7 @@ final readonly class ExaminationView
      * @param list<DecisionView>  $decisions           newest first
      * @param list<string>        $inSight             ids of the characters the examiner is asked about, in the order
      *                                         of the catalogue
+     * @param list<AsleepView>    $asleep              characters no tree can show on that day
      */
     public function __construct(
         public string $id,
@@ -66,6 +67,7 @@ final readonly class ExaminationView
         public array $harvests,
         public array $decisions,
         public array $inSight,
+        public array $asleep,
     ) {
     }
 }

@@ -21,10 +21,13 @@ final readonly class NewSpecimen
      * @param string|null $id         a UUID made by whoever sends it; null: the server makes one
      */
     public function __construct(
-        #[Assert\NotBlank(message: 'Give the tree a tag, such as K-07.', normalizer: 'trim')] #[Assert\Length(max: 24),]
-        #[Assert\Regex('/[\p{L}\p{N}]/u', message: 'Give the tree a tag, such as K-07.')] #[PlainText,]
+        #[Assert\NotBlank(message: 'Give the tree a tag, such as K-07.', normalizer: 'trim')]
+        #[Assert\Length(max: 24)]
+        #[Assert\Regex('/[\p{L}\p{N}]/u', message: 'Give the tree a tag, such as K-07.')]
+        #[PlainText]
         public string $tag,
-        #[Assert\NotBlank(message: 'Say on which site it stands.', normalizer: 'trim')] #[Assert\Length(max: 64),]
+        #[Assert\NotBlank(message: 'Say on which site it stands.', normalizer: 'trim')]
+        #[Assert\Length(max: 64)]
         public string $siteId,
         #[Assert\Length(max: 300)] #[PlainText] public string $whereabouts = '',
         #[Assert\Range(min: -90, max: 90)] public ?float $latitude = null,

@@ -98,6 +98,31 @@ final class GateTest extends TestCase
         self::assertSame(Answer::Barred, $clearance->answer);
     }
 
+    public function testEarlyOnADangerThatLeadsALittleIsNamedAndBarsNothing(): void
+    {
+        $named = [];
+        $scores = Starter::ELDER;
+        for ($turn = 0; $turn < \count(Starter::ELDER); ++$turn) {
+            $scores = \array_slice($scores, 1) + $scores; // begun at every one of them
+            for ($many = 1; $many <= \count($scores); ++$many) {
+                $clearance = (new Gate())->decide(
+                    Dossiers::elderFlower(Starter::observations(\array_slice($scores, 0, $many))),
+                );
+                self::assertNotSame(
+                    Answer::Barred,
+                    $clearance->answer,
+                    implode(' ', \array_slice(array_keys($scores), 0, $many)),
+                );
+                if ('danger-could-still-be' === $clearance->because->code) {
+                    $named[] = $many;
+                    self::assertStringStartsWith('It could still be ', Dossiers::words($clearance->because));
+                }
+            }
+        }
+        self::assertNotSame([], $named);
+        self::assertLessThan(6, max($named));
+    }
+
     public function testHarmfulPartsAreBarredHoweverWellTheyAreKnown(): void
     {
         foreach (Starter::flora()->taxa as $taxon) {

@@ -11,7 +11,10 @@ use Hylognosis\Flora\Character;
 use Hylognosis\Flora\Instrument;
 use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\Reach;
+use Hylognosis\Identification\Asleep;
+use Hylognosis\Identification\Identifier;
 use Hylognosis\Identification\InSight;
+use Hylognosis\Identification\NextLook;
 use Hylognosis\Identification\Outlook;
 use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Season\Phenology;
@@ -46,6 +49,15 @@ final class InSightTest extends TestCase
             $bag,
             [],
             ['leaf.bands'],
+        ];
+        yield 'no leaflets where the tree is bare' => [
+            'leaf.leaflet-count',
+            false,
+            [],
+            self::ALL,
+            $bag,
+            [],
+            ['leaf.kind'],
         ];
         yield 'winter catkins in July' => ['flower.winter-catkins', false, []];
         yield 'winter catkins in July, where a part wants them' => [
@@ -98,5 +110,36 @@ final class InSightTest extends TestCase
             $ids,
             'in the order of the catalogue',
         );
+    }
+
+    public function testWhatNoTreeShowsIsAsleepUntilTheFirstDoes(): void
+    {
+        $flora = Starter::flora();
+        $phenology = Phenology::at($flora, $flora->reference);
+        foreach ([15, 105, 196, 300] as $number) {
+            $day = DayOfYear::of($number);
+            $asleep = Asleep::of($flora, $phenology, $day);
+            self::assertSame([], array_diff($phenology->outOfSeason($flora, $day), array_keys($asleep)));
+            foreach ($asleep as $id => $wakes) {
+                self::assertContains($id, $phenology->outOfSeason($flora, $day));
+                self::assertNotContains($id, $phenology->outOfSeason($flora, $wakes), $id);
+                self::assertContains($id, $phenology->outOfSeason($flora, $wakes->plus(-1)), $id.' no day sooner');
+            }
+        }
+        self::assertArrayHasKey('flower.anthers', Asleep::of($flora, $phenology, DayOfYear::of(15)));
+    }
+
+    public function testNobodyIsSentToLookAtTheLeavesOfABareTree(): void
+    {
+        $flora = Starter::flora();
+        $day = new \DateTimeImmutable('2027-07-15');
+        $outlook = Outlook::unhindered(DayOfYear::on($day), Phenology::at($flora, $flora->reference));
+        $examination = Examination::of($day, LifeStage::Mature, ExaminerRole::Learner, [], ['leaf.kind']);
+        $identification = (new Identifier())->identify(Starter::compiled(), $examination);
+        foreach ((new NextLook())->suggest($identification, $outlook, null, 99) as $next) {
+            self::assertFalse($examination->couldNotSee($flora, $next->character), $next->character->id);
+        }
+        self::assertTrue($examination->couldNotSee($flora, $flora->character('leaf.leaflet-count')));
+        self::assertFalse($examination->couldNotSee($flora, $flora->character('twig.pith')));
     }
 }

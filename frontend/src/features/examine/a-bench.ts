@@ -79,6 +79,7 @@ export const examination = ({ assessment, ...change }: Change = {}): Examination
     decisions: [],
     dateReason: "",
     inSight: ALL.map((c) => c.id),
+    asleep: [],
     ...change,
     assessment: {
       ranking: [],

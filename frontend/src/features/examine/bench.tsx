@@ -2,6 +2,7 @@ import { createContext, type Dispatch, type ReactNode, useContext, useMemo, useR
 import type { Character, Examination, Flora, Schemas } from "../../api/client";
 import { newId } from "../../api/id";
 import { useExamination, useSession } from "../../api/queries";
+import { tap } from "../../ui/senses";
 import { gateState } from "../../words/gate";
 import { type Organ, ROUTES, type RouteId } from "../../words/stations";
 import { capital } from "../../words/text";
@@ -34,7 +35,8 @@ export type Bench = {
   cleared: boolean;
   go: (organ: Organ) => void;
   lookAt: (character: string) => void;
-  record: (character: Character) => void;
+  /** @param samples on how many; else as many as were drafted */
+  record: (character: Character, samples?: number) => void;
   cannotBeSeen: (character: Character) => void;
   doesNotApply: (character: Character) => void;
   takeBack: (score: string) => void;
@@ -66,14 +68,15 @@ export function BenchProvider({ examination: e, flora, children }: { examination
       onSuccess: (stored) => {
         delete ids.current[character.id];
         const last = stored.scores.at(-1);
-        const next = nextAfter(stored, flora, character);
+        const next = state.round ? null : nextAfter(stored, flora, character);
+        tap("stored");
         move({
           do: "recorded",
           character: character.id,
           next,
           notice: { text: `${said}: ${character.label}.`, ...(last ? { takeBack: last.id } : {}) },
         });
-        if (next && next.organ !== character.organ) bringIntoView(next.id);
+        if (next) bringIntoView(next.id);
       },
     });
   };
@@ -104,8 +107,9 @@ export function BenchProvider({ examination: e, flora, children }: { examination
       move({ do: "look", character });
       bringIntoView(id);
     },
-    record: (character) => {
-      const draft = draftOf(state, character.id);
+    record: (character, samples) => {
+      const drafted = draftOf(state, character.id);
+      const draft = samples ? { ...drafted, samples } : drafted;
       if (!isComplete(character, draft) || busy || locked) return;
       const further = e.scores.some((s) => s.character === character.id && s.answer !== "cannot-be-seen");
       send(character, (id) => toScore(character, draft, units, id, further), "Recorded");
@@ -129,7 +133,9 @@ export function BenchProvider({ examination: e, flora, children }: { examination
 function bringIntoView(character: string) {
   requestAnimationFrame(() => {
     const section = document.querySelector<HTMLElement>(`[data-character="${character}"]`);
-    section?.scrollIntoView({ block: "nearest" });
-    section?.querySelector<HTMLElement>("button")?.focus({ preventScroll: true });
+    if (!section) return;
+    // on a small screen the gate sticks to the top: a question longer than the screen begins below it
+    section.scrollIntoView({ block: window.matchMedia?.("(min-width: 64rem)").matches ? "nearest" : "start" });
+    section.querySelector<HTMLElement>("button")?.focus({ preventScroll: true });
   });
 }

@@ -11,6 +11,7 @@ import { useKeys } from "./keys";
 import { LookPane } from "./look-pane";
 import { NoticeBar } from "./notice";
 import { OnRecord } from "./on-record";
+import { Round } from "./round";
 import { SidePanes } from "./side-panes";
 import { StationAside } from "./stations";
 import { ThumbBar } from "./thumb-bar";
@@ -59,6 +60,7 @@ function Workbench() {
       </aside>
       <ThumbBar />
       <NoticeBar />
+      <Round />
       <Dialogs />
     </div>
   );

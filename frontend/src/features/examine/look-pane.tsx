@@ -25,7 +25,10 @@ export function LookPane() {
           </span>
         </p>
         {!locked && (
-          <div className="flex gap-1.5">
+          <div className="flex flex-wrap gap-1.5">
+            <Button tone="ink" onClick={() => move({ do: "round", all: false })}>
+              Round the tree
+            </Button>
             <Button onClick={() => move({ do: "ask", dialog: "settings" })}>Tree and kit</Button>
             {!e.hopeCovered && (
               <Button onClick={() => move({ do: "ask", dialog: "claim" })}>{asked ? "Ask for another part" : "Ask for a part"}</Button>
@@ -46,7 +49,28 @@ export function LookPane() {
       {list.map((character) => (
         <Question key={character.id} character={character} />
       ))}
+      <Asleep />
       <div className="h-32 shrink-0 wide:h-6" />
     </div>
+  );
+}
+
+/** What this station cannot show on that day, and from when on it can: it is not forgotten, it sleeps. */
+function Asleep() {
+  const { e, table, characters } = useBench();
+  const here = e.asleep.filter((a) => characters.get(a.character)?.organ === table.organ && !e.inSight.includes(a.character));
+  if (here.length === 0) return null;
+  return (
+    <section aria-label="Asleep" className="px-3 py-2 text-sm text-faded" data-asleep>
+      <h3 className="font-semibold">Asleep on this day</h3>
+      <ul>
+        {here.map((a) => (
+          <li key={a.character} className="rule-b flex justify-between gap-3 py-1">
+            <span>{characters.get(a.character)?.label}</span>
+            <span>from about {dayWords(a.wakes)}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

@@ -4,7 +4,8 @@ import { Link } from "react-router";
 import type { Schemas } from "../../api/client";
 import { contrastQuery } from "../../api/queries";
 import { Button, fieldClass, Name, Trouble } from "../../ui/controls";
-import { capital, percent, timesAsLikely } from "../../words/text";
+import { FiguresSwitch, useFigures } from "../../ui/figures";
+import { capital, percent, standing, timesAsLikely } from "../../words/text";
 import { useBench } from "./bench";
 
 const CONCLUSION: Record<Schemas["Conclusion"], string> = {
@@ -20,6 +21,7 @@ const FEW = 4;
 /** The names, behind the looking. */
 export function Names() {
   const { e, table, busy, act } = useBench();
+  const figures = useFigures();
   const { assessment } = e;
   if (e.namesCovered || e.hopeCovered)
     return (
@@ -48,7 +50,10 @@ export function Names() {
   const [first, second] = assessment.ranking;
   return (
     <section aria-label="Names" data-panel="names">
-      <h2 className="border-b border-ink text-base">What it may be</h2>
+      <div className="flex items-end justify-between border-b border-ink">
+        <h2 className="text-base">What it may be</h2>
+        <FiguresSwitch />
+      </div>
       <p className={`mt-1 text-sm ${none ? "font-bold text-berry" : "text-faded"}`}>
         {assessment.conclusion && CONCLUSION[assessment.conclusion]}
         {!assessment.goodFit && !none && " Even the best fits badly."}
@@ -57,9 +62,9 @@ export function Names() {
         {assessment.ranking.slice(0, table.pane === "names" ? undefined : FEW).map((c) => (
           <Candidate key={c.taxon} candidate={c} rival={c === first ? second : first} />
         ))}
-        <li className="grid min-h-9 grid-cols-[1fr_4.2rem] items-center gap-2 text-faded">
+        <li className="grid min-h-9 grid-cols-[1fr_5.2rem] items-center gap-2 text-faded">
           <span>something this flora does not hold</span>
-          <span className="figures text-right text-sm">{percent(assessment.unlisted ?? 0)}</span>
+          <span className="figures text-right text-sm">{figures ? percent(assessment.unlisted ?? 0) : standing(assessment.unlisted ?? 0)}</span>
         </li>
       </ul>
     </section>
@@ -69,11 +74,12 @@ export function Names() {
 type CandidateView = Schemas["CandidateView"];
 
 function Candidate({ candidate: c, rival }: { candidate: CandidateView; rival: CandidateView | undefined }) {
+  const figures = useFigures();
   const [open, setOpen] = useState(false);
   return (
     <li className="rule-b" data-candidate={c.taxon}>
       <details onToggle={(event) => setOpen(event.currentTarget.open)}>
-        <summary className="grid min-h-9 grid-cols-[1fr_4rem_4.2rem] items-center gap-2 max-wide:min-h-11">
+        <summary className="grid min-h-9 grid-cols-[1fr_3.2rem_5.2rem] items-center gap-2 max-wide:min-h-11">
           <span className="min-w-0 truncate">
             {capital(c.commonName)}{" "}
             <span className="text-sm">
@@ -83,7 +89,7 @@ function Candidate({ candidate: c, rival }: { candidate: CandidateView; rival: C
           <span className="h-2 border border-ink" aria-hidden="true">
             <span className="block h-full bg-ink" style={{ width: `${c.posterior * 100}%` }} />
           </span>
-          <span className="figures text-right text-sm">{percent(c.posterior)}</span>
+          <span className="text-right text-sm">{figures ? <span className="figures">{percent(c.posterior)}</span> : standing(c.posterior)}</span>
         </summary>
         {open && rival && <Evidence candidate={c} usual={rival} />}
       </details>
@@ -126,38 +132,47 @@ function Evidence({ candidate, usual }: { candidate: CandidateView; usual: Candi
 
 const signed = (decibans: number): string => `${decibans > 0 ? "+" : ""}${decibans.toFixed(1)}`;
 
+/** Looks that hardly move anything are told in one line. */
+const HARDLY = 1;
+
+/** What speaks for it and what against it, as times likelier, the heaviest first. */
 function Weights({ evidence }: { evidence: Schemas["EvidenceView"][] }) {
+  const figures = useFigures();
   if (evidence.length === 0) return <p className="py-1 text-faded">Nothing scored yet speaks for or against it.</p>;
   const total = evidence.reduce((sum, e) => sum + e.decibans, 0);
-  const most = Math.max(1, ...evidence.map((e) => Math.abs(e.decibans)));
+  const heavy = evidence.filter((e) => Math.abs(e.decibans) >= HARDLY).sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans));
+  const light = evidence.filter((e) => Math.abs(e.decibans) < HARDLY);
+  const sides = [
+    { title: "Speaks for it", lines: heavy.filter((e) => e.decibans > 0), look: "border-leaf" },
+    { title: "Speaks against it", lines: heavy.filter((e) => e.decibans < 0), look: "border-ochre" },
+  ];
   return (
-    <table className="mt-1 w-full">
-      <caption className="pb-1 text-left text-xs text-faded">In decibans: 10 is ten times as likely, 20 a hundred times.</caption>
-      <tbody className="figures">
-        {evidence.map((e) => (
-          <tr key={e.character}>
-            <td className="py-0.5 pr-2">
-              {e.label}: {e.seen}
-            </td>
-            <td className="w-20">
-              <span className="flex h-2" aria-hidden="true">
-                <span className="flex w-1/2 justify-end">
-                  {e.decibans < 0 && <span className="h-full bg-ochre" style={{ width: `${(-e.decibans / most) * 100}%` }} />}
-                </span>
-                <span className="w-1/2 border-l border-ink">
-                  {e.decibans > 0 && <span className="block h-full bg-leaf" style={{ width: `${(e.decibans / most) * 100}%` }} />}
-                </span>
-              </span>
-            </td>
-            <td className="w-12 text-right">{signed(e.decibans)}</td>
-          </tr>
+    <div className="mt-1">
+      {sides
+        .filter((side) => side.lines.length > 0)
+        .map((side) => (
+          <section key={side.title} aria-label={side.title}>
+            <h3 className="font-semibold">{side.title}</h3>
+            <ul>
+              {side.lines.map((e) => (
+                <li key={e.character} className={`my-0.5 flex justify-between gap-2 border-l-4 pl-2 ${side.look}`}>
+                  <span>
+                    {e.label}: {e.seen}
+                  </span>
+                  <span className="shrink-0 text-right">
+                    {timesAsLikely(e.decibans)}
+                    {figures && <span className="figures block text-faded">{signed(e.decibans)} decibans</span>}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </section>
         ))}
-        <tr className="border-t border-ink font-bold">
-          <td>together {timesAsLikely(total)}</td>
-          <td />
-          <td className="text-right">{signed(total)}</td>
-        </tr>
-      </tbody>
-    </table>
+      {light.length > 0 && <p className="text-faded">Hardly anything: {light.map((e) => e.label).join(", ")}.</p>}
+      <p className="border-t border-ink font-bold">
+        Together {timesAsLikely(total)}
+        {figures && <span className="figures"> {signed(total)} decibans</span>}
+      </p>
+    </div>
   );
 }

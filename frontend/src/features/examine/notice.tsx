@@ -6,12 +6,13 @@ import type { Table } from "./table";
 const STAYS = 9_000;
 
 /** What was just done, with the way back. */
-export function NoticeBar() {
+/** @param inBar in the bar for the thumb, where it covers nothing; else over the page */
+export function NoticeBar({ inBar = false }: { inBar?: boolean }) {
   const { notice } = useBench().table;
-  return notice && <Notice key={notice.takeBack ?? notice.text} notice={notice} />;
+  return notice && <Notice key={notice.takeBack ?? notice.text} notice={notice} inBar={inBar} />;
 }
 
-function Notice({ notice }: { notice: NonNullable<Table["notice"]> }) {
+function Notice({ notice, inBar }: { notice: NonNullable<Table["notice"]>; inBar: boolean }) {
   const { locked, move, takeBack, countAgain } = useBench();
   const [held, setHeld] = useState(false);
   useEffect(() => {
@@ -27,7 +28,7 @@ function Notice({ notice }: { notice: NonNullable<Table["notice"]> }) {
       onPointerLeave={() => setHeld(false)}
       onFocus={() => setHeld(true)}
       onBlur={() => setHeld(false)}
-      className="fixed bottom-28 left-1/2 z-30 flex -translate-x-1/2 items-center gap-3 bg-ink px-4 py-1 text-ground wide:bottom-4 max-wide:w-[94%]"
+      className={`flex items-center gap-3 bg-ink px-4 text-ground ${inBar ? "justify-between" : "fixed bottom-4 left-1/2 z-30 -translate-x-1/2 py-1 max-wide:hidden"}`}
     >
       <span>{notice.text}</span>
       {notice.takeBack && !locked && (

@@ -53,12 +53,12 @@ describe("the questions", () => {
     onTheBench(look, examination(), () => {
       throw new TypeError("no net");
     });
-    await userEvent.click(question(MARGIN.id).getByRole("button", { name: /smooth/ }));
+    await userEvent.click(question(MARGIN.id).getByRole("button", { name: /^smooth/ }));
     await userEvent.click(question(MARGIN.id).getByRole("button", { name: "Record" }));
     expect((await screen.findByRole("alert")).textContent).toContain("cannot be reached");
     expect(
       question(MARGIN.id)
-        .getByRole("button", { name: /smooth/ })
+        .getByRole("button", { name: /^smooth/ })
         .getAttribute("aria-pressed"),
     ).toBe("true");
   });
@@ -117,8 +117,13 @@ describe("the names", () => {
     const details = document.querySelector('[data-candidate="arbor-ficta"] details') as HTMLDetailsElement;
     details.open = true;
     fireEvent(details, new Event("toggle"));
-    expect(await screen.findByText("+10.0")).toBeTruthy();
-    expect(screen.getByText("together (10 times as likely)")).toBeTruthy();
+    expect(await screen.findByText("Together 10 times as likely")).toBeTruthy();
+    const told = [...document.querySelectorAll("[aria-label^=Speaks]")].map((s) => s.textContent);
+    expect(told).toEqual(["Speaks for itmargin: smooth18 times as likely", "Speaks against itpith: white1.8 times less likely"]);
+    expect(document.body.textContent).not.toMatch(/%|deciban/);
+    await userEvent.click(screen.getByRole("button", { name: "In figures" }));
+    expect(document.body.textContent).toMatch(/80\.0 %.*\+12\.5 decibans/);
+    await userEvent.click(screen.getByRole("button", { name: "In words" }));
     expect(asked.map((a) => a.path)).toEqual(["/api/examinations/one/evidence/arbor-ficta/arbor-mala"]);
   });
   it("tell no figure before enough is scored", () => {

@@ -33,7 +33,7 @@ export function Question({ character }: { character: Character }) {
   const standing = e.scores.filter((s) => s.character === character.id && !s.takenBack);
   const needs = [REACH[character.reach], INSTRUMENT[character.instrument]].filter(Boolean).join(", ");
   return (
-    <section aria-labelledby={heading} data-character={character.id} className={`rule-b ${active ? "bg-sheet" : ""}`}>
+    <section aria-labelledby={heading} data-character={character.id} className={`rule-b scroll-mt-24 ${active ? "bg-sheet" : ""}`}>
       <h3 id={heading}>
         <button
           type="button"

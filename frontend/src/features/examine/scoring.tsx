@@ -1,14 +1,16 @@
 import { Link } from "react-router";
 import type { Character } from "../../api/client";
-import { Tile } from "../../plates/tile";
 import { Button, Choice, fieldClass } from "../../ui/controls";
 import { isAbout } from "../../words/numbers";
 import { shownUnit } from "../../words/units";
 import { FromGauge } from "../devices/from-gauge";
 import { useBench } from "./bench";
-import { type Draft, isComplete, isNumeric, numbersOf } from "./draft";
+import { type Draft, isNumeric, numbersOf } from "./draft";
 import { FromPicture } from "./evidence-pictures";
+import { RecordButtons } from "./record-buttons";
+import { StateTile } from "./state-tile";
 import { draftOf } from "./table";
+import { unseenWords } from "./unseen";
 
 const POSITIONS = [
   { value: "" as const, label: "not said" },
@@ -18,8 +20,9 @@ const POSITIONS = [
 ];
 
 /** What the tree shows, chosen from drawn tiles or typed, with how sure, on how many and where. */
-export function Scoring({ character }: { character: Character }) {
-  const { table, units, busy, required, move, record, cannotBeSeen, doesNotApply } = useBench();
+/** @param bare what records, and what cannot be seen, stands elsewhere */
+export function Scoring({ character, bare = false }: { character: Character; bare?: boolean }) {
+  const { table, units, busy, required, move, cannotBeSeen, doesNotApply } = useBench();
   const draft = draftOf(table, character.id);
   const set = (change: Partial<Draft>) => move({ do: "draft", character: character.id, change });
   const wants = required.get(character.id)?.samples ?? 1;
@@ -71,28 +74,9 @@ export function Scoring({ character }: { character: Character }) {
           <legend className="sr-only">{character.label}: choose what the tree shows</legend>
           <Coarser character={character} draft={draft} set={set} />
           <div className="grid grid-cols-2 gap-2 wide:grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))]">
-            {character.states.map((state, i) => {
-              const on = draft.states.includes(state.id);
-              return (
-                <button
-                  key={state.id}
-                  type="button"
-                  aria-pressed={on}
-                  data-state-id={state.id}
-                  onClick={() => set({ states: chosen(character, draft, state.id) })}
-                  className={`flex flex-col rounded-sm border p-2 text-left ${on ? "border-ink bg-pressed outline-2 outline-ink" : "border-rule bg-ground hover:border-ink"} ${state.absence ? "border-dashed" : ""}`}
-                >
-                  <span className="flex items-start justify-between">
-                    <Tile character={character.id} state={state.id} drawing={state.drawing} size={60} />
-                    <span aria-hidden="true" className="figures hidden text-xs text-faded wide:block">
-                      {on ? "✓" : i + 1}
-                    </span>
-                  </span>
-                  <strong className="mt-1 leading-tight">{state.absence ? `looked: ${state.label}` : state.label}</strong>
-                  <span className="text-xs leading-snug text-faded">{state.definition}</span>
-                </button>
-              );
-            })}
+            {character.states.map((state, i) => (
+              <StateTile key={state.id} character={character} state={state} number={i + 1} draft={draft} set={set} />
+            ))}
           </div>
         </fieldset>
       )}
@@ -152,28 +136,22 @@ export function Scoring({ character }: { character: Character }) {
             onChange={(position) => set({ position: position === "" ? null : position })}
           />
         )}
-        <div className="flex flex-1 flex-wrap justify-end gap-2">
-          {character.appliesTo && (
-            <Button disabled={busy} onClick={() => doesNotApply(character)}>
-              Makes no sense here
+        {!bare && (
+          <div className="flex flex-1 flex-wrap justify-end gap-2">
+            {character.appliesTo && (
+              <Button disabled={busy} onClick={() => doesNotApply(character)}>
+                Makes no sense here
+              </Button>
+            )}
+            <Button disabled={busy} onClick={() => cannotBeSeen(character)}>
+              {unseenWords(character)}
             </Button>
-          )}
-          <Button disabled={busy} onClick={() => cannotBeSeen(character)}>
-            Cannot be seen now
-          </Button>
-          <Button tone="ink" className="min-w-28" disabled={busy || !isComplete(character, draft)} onClick={() => record(character)}>
-            Record
-          </Button>
-        </div>
+            <RecordButtons character={character} />
+          </div>
+        )}
       </div>
     </>
   );
-}
-
-/** A tile pressed: taken or laid back; a coarser word gives way to it. */
-function chosen(character: Character, draft: Draft, state: string): string[] {
-  const plain = draft.states.filter((id) => !character.groups.some((g) => g.id === id));
-  return plain.includes(state) ? plain.filter((id) => id !== state) : [...plain, state];
 }
 
 /** Words for several states at once, and "one of these, I cannot say which". */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { ALL, examination, flora, LENGTH, LOBES, MARGIN, PITH, score } from "./a-bench";
 import { EMPTY } from "./draft";
-import { draftOf, firstOpen, inSight, laid, nextAfter, table } from "./table";
+import { draftOf, firstOpen, inSight, laid, nextAfter, roundOf, table } from "./table";
 
 const seen = (...of: { id: string }[]) => of.map((c, i) => score(String(i), c.id, ["x"]));
 
@@ -37,6 +37,15 @@ describe("the table", () => {
     const done = seen(MARGIN, LENGTH, LOBES);
     expect(nextAfter(examination({ scores: done, assessment: { next: [{ character: PITH.id }] as never } }), flora, LOBES)).toBe(PITH);
     expect(nextAfter(examination({ scores: done }), flora, LOBES)).toBeNull();
+  });
+  it("asks on the round in the order of the route, what is required first, and what was left for later no more", () => {
+    const walked = { skipped: [], all: true };
+    expect(roundOf(examination(), flora, walked)).toEqual([MARGIN, LENGTH, LOBES, PITH]);
+    expect(roundOf(examination({ route: "branch-first", scores: seen(LENGTH) }), flora, walked)).toEqual([PITH, MARGIN, LOBES]);
+    const claim = { required: [LOBES, PITH].map((c) => ({ character: c.id, samples: 2, status: "open" })) } as never;
+    expect(roundOf(examination({ claim }), flora, walked)).toEqual([LOBES, MARGIN, LENGTH, PITH]);
+    expect(roundOf(examination({ claim }), flora, { ...walked, all: false }), "only what tells most").toEqual([LOBES, PITH]);
+    expect(roundOf(examination({ claim }), flora, { skipped: [LOBES.id], all: false })).toEqual([PITH]);
   });
   it("does not count what was taken back", () => {
     const scores = ALL.map((c) => score(c.id, c.id, ["x"], { takenBack: c === LENGTH }));

@@ -11,7 +11,11 @@ export type Table = {
   pane: Pane;
   dialog: DialogName | null;
   notice: Notice | null;
+  /** Round the tree: one question at a time. Those left for later, and whether everything is asked or only what tells most. */
+  round: Walked | null;
 };
+
+export type Walked = { skipped: string[]; all: boolean };
 
 /** On a small screen one of these is seen at a time. */
 export type Pane = "look" | "dangers" | "names" | "gate";
@@ -27,7 +31,10 @@ export type Move =
   | { do: "recorded"; character: string; next: Character | null; notice: Notice }
   | { do: "show"; pane: Pane }
   | { do: "ask"; dialog: DialogName | null }
-  | { do: "say"; notice: Notice | null };
+  | { do: "say"; notice: Notice | null }
+  | { do: "round"; all: boolean }
+  | { do: "skip"; character: string }
+  | { do: "leave-round" };
 
 export function table(t: Table, move: Move): Table {
   switch (move.do) {
@@ -51,6 +58,12 @@ export function table(t: Table, move: Move): Table {
       return { ...t, dialog: move.dialog };
     case "say":
       return { ...t, notice: move.notice };
+    case "round":
+      return { ...t, round: { skipped: [], all: move.all }, pane: "look", dialog: null };
+    case "skip":
+      return { ...t, round: t.round && { ...t.round, skipped: [...t.round.skipped, move.character] }, active: null };
+    case "leave-round":
+      return { ...t, round: null };
   }
 }
 
@@ -60,7 +73,15 @@ export const draftOf = (t: Table, character: string): Draft => t.drafts[characte
 export function laid(e: Examination, flora: Flora): Table {
   const suggested = begun(e) ? flora.characters.find((c) => c.id === e.assessment.next[0]?.character) : undefined;
   const organ = suggested?.organ ?? (ROUTES[e.route as RouteId].order[0] as Organ);
-  return { organ, active: suggested?.id ?? inSight(e, flora, organ)[0]?.id ?? null, drafts: {}, pane: "look", dialog: null, notice: null };
+  return {
+    organ,
+    active: suggested?.id ?? inSight(e, flora, organ)[0]?.id ?? null,
+    drafts: {},
+    pane: "look",
+    dialog: null,
+    notice: null,
+    round: null,
+  };
 }
 
 const begun = (e: Examination): boolean => e.scores.some((s) => !s.takenBack);
@@ -92,3 +113,21 @@ export function nextAfter(e: Examination, flora: Flora, from: Character): Charac
     null
   );
 }
+
+/**
+ * What is still asked on the round, in the order of the route: at each station first what is required. With a hope, only that
+ * and what tells most now, unless everything is wanted.
+ */
+export function roundOf(e: Examination, flora: Flora, round: Walked): Character[] {
+  const [done, later] = [scored(e), new Set(round.skipped)];
+  const required = new Set((e.claim?.required ?? []).filter((r) => r.status !== "met").map((r) => r.character));
+  const telling = new Set(e.assessment.next.map((s) => s.character));
+  const asked = (c: Character) => round.all || !e.claim || required.has(c.id) || telling.has(c.id);
+  return ROUTES[e.route as RouteId].order.flatMap((organ) => {
+    const list = inSight(e, flora, organ).filter((c) => !later.has(c.id) && (!done.has(c.id) || stillWanted(e, c)) && asked(c));
+    return [...list.filter((c) => required.has(c.id)), ...list.filter((c) => !required.has(c.id))];
+  });
+}
+
+/** Scored, and the next look all the same: the scores disagree, or too few were seen. */
+const stillWanted = (e: Examination, c: Character): boolean => e.assessment.next.some((s) => s.character === c.id);

@@ -1,5 +1,8 @@
 import { useBench } from "./bench";
-import type { Pane } from "./table";
+import { isComplete } from "./draft";
+import { NoticeBar } from "./notice";
+import { RecordButtons } from "./record-buttons";
+import { draftOf, type Pane } from "./table";
 
 const PANES: { value: Pane; label: string }[] = [
   { value: "look", label: "Look" },
@@ -10,10 +13,17 @@ const PANES: { value: Pane; label: string }[] = [
 
 /** On a small screen, within reach of a thumb: the next look, and the four panes. */
 export function ThumbBar() {
-  const { e, locked, table, suggested, lookAt, move } = useBench();
+  const { e, locked, table, suggested, active, lookAt, move } = useBench();
+  const drafted = active && !locked && table.pane === "look" && isComplete(active, draftOf(table, active.id)) ? active : null;
   return (
     <div className="fixed inset-x-0 bottom-0 z-30 border-t-2 border-ink bg-ground wide:hidden">
-      {table.pane === "look" && suggested && !locked && table.active !== suggested.character && (
+      <NoticeBar inBar />
+      {drafted && (
+        <div className="rule-b flex gap-2 px-3 py-1.5">
+          <RecordButtons character={drafted} thumb />
+        </div>
+      )}
+      {!drafted && table.pane === "look" && suggested && !locked && table.active !== suggested.character && (
         <button
           type="button"
           className="flex min-h-11 w-full items-center justify-between px-3 text-left text-sm rule-b"

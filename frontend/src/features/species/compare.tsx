@@ -9,7 +9,7 @@ import { Tile } from "../../plates/tile";
 import { Button, Choice, Field, fieldClass, Loading, Name, Trouble } from "../../ui/controls";
 import { HarmMark, SeverityMark } from "../../ui/marks";
 import { ORGANS, type Organ, STATION } from "../../words/stations";
-import { capital, MONTHS } from "../../words/text";
+import { capital, MONTHS, often } from "../../words/text";
 import { STAGES } from "../examine/kit";
 import { NeverLine } from "../review/never";
 
@@ -342,9 +342,6 @@ function Station(p: { organ: Organ; rows: Row[]; c: Comparison; month: number | 
     </section>
   );
 }
-
-const often = (share: number) =>
-  share >= 0.85 ? "" : share >= 0.55 ? "usually " : share >= 0.25 ? "often " : share >= 0.1 ? "sometimes " : "rarely ";
 
 function SideCell(p: { row: Row; side: Side; month: number | null; others: Side[]; name: string }) {
   const { row, side: s, month, others, name } = p;

@@ -6,9 +6,10 @@ import { recipesQuery, taxonQuery, useSession } from "../../api/queries";
 import { Plate } from "../../plates/plate";
 import { Tile } from "../../plates/tile";
 import { Loading, Name, Trouble } from "../../ui/controls";
+import { FiguresSwitch, useFigures } from "../../ui/figures";
 import { HarmMark, SeverityMark } from "../../ui/marks";
 import { ORGANS, STATION } from "../../words/stations";
-import { capital, dayWords, MONTHS, percent } from "../../words/text";
+import { capital, dayWords, MONTHS, often, percent } from "../../words/text";
 import { NeverLine } from "../review/never";
 import { OwnKnowledge } from "./own";
 import { OwnWindows } from "./own-windows";
@@ -393,6 +394,7 @@ function Year({ months }: { months: Schemas["MonthView"][] }) {
 }
 
 function Described({ t }: { t: Schemas["TaxonView"] }) {
+  const figures = useFigures();
   const block = (organ: (typeof ORGANS)[number]): ReactNode => {
     const rows = t.description.filter((d) => d.organ === organ);
     if (rows.length === 0) return null;
@@ -403,7 +405,10 @@ function Described({ t }: { t: Schemas["TaxonView"] }) {
           {rows.map((d) => (
             <div key={d.character} className="rule-b grid grid-cols-[8rem_1fr] gap-2 py-0.5">
               <dt className="text-faded">{d.label}</dt>
-              <dd>{d.range ?? d.states.map((s) => `${s.label}${d.states.length > 1 ? ` ${percent(s.share)}` : ""}`).join(", ")}</dd>
+              <dd>
+                {d.range ??
+                  d.states.map((s) => (figures && d.states.length > 1 ? `${s.label} ${percent(s.share)}` : `${often(s.share)}${s.label}`)).join(", ")}
+              </dd>
             </div>
           ))}
         </dl>
@@ -412,7 +417,10 @@ function Described({ t }: { t: Schemas["TaxonView"] }) {
   };
   return (
     <section className="mt-8">
-      <h2 className="double-rule mb-3 pb-1 text-xl">Description</h2>
+      <div className="double-rule mb-3 flex items-end justify-between pb-1">
+        <h2 className="text-xl">Description</h2>
+        <FiguresSwitch />
+      </div>
       <div className="gap-8 wide:columns-3">{ORGANS.map(block)}</div>
       <p className="text-xs text-faded">Source: {t.sources.join("; ")}. What is not named is unknown, not absent.</p>
     </section>
