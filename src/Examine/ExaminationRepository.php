@@ -11,6 +11,7 @@ use App\Trees\Specimen;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\ORM\QueryBuilder;
 use Doctrine\Persistence\ManagerRegistry;
+use Hylognosis\Clearance\Answer;
 use Hylognosis\Measure\CalendarDay;
 
 /** @extends ServiceEntityRepository<ExaminationRecord> */
@@ -253,6 +254,14 @@ final class ExaminationRepository extends ServiceEntityRepository
                     && $other->examiner !== $record->examiner,
             ),
         );
+    }
+
+    /** What the gate said when it was signed; null where nothing was asked of it. */
+    public function answerWhenSigned(ExaminationRecord $record): ?Answer
+    {
+        return $this->getEntityManager()
+            ->getRepository(DecisionRecord::class)
+            ->findOneBy(['examination' => $record], ['id' => 'ASC'])?->answer;
     }
 
     /** Whether somebody has taken a second look at this one already, signed or not. */

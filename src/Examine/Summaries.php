@@ -22,10 +22,13 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
  * Examinations in a line each. What the engine says of one is kept, with a stamp of everything it depends on; a list is
  * asked for far more often than anything of that changes.
  *
- * @phpstan-type Said array{stamp: string, findings: int, answer: string|null, code: string, with: array<string, string|int|float|bool|list<string|float>|null>, wanted: bool}
+ * @phpstan-type Said array{stamp: string, findings: int, answer: string|null, signed: string|null, code: string, with: array<string, string|int|float|bool|list<string|float>|null>, wanted: bool}
  */
 final readonly class Summaries
 {
+    /** Of what is kept; to be raised when that changes. */
+    private const SHAPE = 2;
+
     public function __construct(
         private StoredExaminations $stored,
         private ExaminationRepository $examinations,
@@ -104,6 +107,7 @@ final readonly class Summaries
             $covered || null === $said['answer'] ? '' : $words->sentence(new Reason($said['code'], $said['with'])),
             $said['wanted'],
             $covered,
+            $covered || null === $said['signed'] ? null : Answer::from($said['signed']),
         );
     }
 
@@ -117,6 +121,7 @@ final readonly class Summaries
             'stamp' => $stamp,
             'findings' => \count($assessment->identification->examination->findings),
             'answer' => $clearance?->answer->value,
+            'signed' => $record->isSigned() ? $this->examinations->answerWhenSigned($record)?->value : null,
             'code' => $clearance->because->code ?? '',
             'with' => $clearance->because->with ?? [],
             'wanted' => $record->isSigned() && self::wantsSecond($assessment),
@@ -150,6 +155,7 @@ final readonly class Summaries
             $stamps[$record->id] = hash(
                 'xxh128',
                 serialize([
+                    self::SHAPE,
                     CalendarDay::iso($today),
                     $this->library->stamp($record->flora),
                     $record->stage,

@@ -6,12 +6,15 @@ namespace App\Field;
 
 use App\Account\User;
 use App\Examine\ExaminationRepository;
+use App\Field\View\FieldSheetView;
 use App\Field\View\SizeView;
 use App\Field\View\TakenAlongView;
 use App\Field\View\TakenExaminationView;
 use App\Library\FloraLibrary;
+use App\Trees\SiteRepository;
 use App\Web\ApiController;
 use App\Web\Refused;
+use Hylognosis\Flora\UnknownEntry;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -65,6 +68,39 @@ final class FieldController extends ApiController
         }
 
         return $this->json($along->examination($record, $user));
+    }
+
+    /** A sheet to be filled in with a pencil: for a wanted part, or without one for a tree nobody knows. */
+    #[Route('/api/field/sheet', methods: ['GET'])]
+    #[OA\Response(response: 200, description: 'The sheet.', content: new Model(type: FieldSheetView::class))]
+    #[OA\Response(
+        response: 404,
+        description: 'No such flora, kind, part or place.',
+        content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+    ),]
+    public function sheet(
+        #[CurrentUser] User $user,
+        FieldSheet $sheet,
+        FloraLibrary $library,
+        SiteRepository $sites,
+        #[MapQueryParameter(validationFailedStatusCode: 422)] string $taxon = '',
+        #[MapQueryParameter(validationFailedStatusCode: 422)] string $part = '',
+        #[MapQueryParameter(validationFailedStatusCode: 422)] string $site = '',
+        #[MapQueryParameter(validationFailedStatusCode: 422)] string $flora = '',
+    ): JsonResponse {
+        if ('' !== $flora && !$library->isShipped($flora)) {
+            throw Refused::missing('There is no such flora.');
+        }
+        $of = $library->flora('' === $flora ? $user->flora : $flora);
+        try {
+            $kind = '' === $taxon ? null : $of->taxon($taxon);
+            $wanted = $kind?->part($part);
+        } catch (UnknownEntry $e) {
+            throw Refused::missing($e->getMessage());
+        }
+        $where = '' === $site ? null : $sites->find($site) ?? throw Refused::missing('There is no such place.');
+
+        return $this->json($sheet->of($of, $kind, $wanted, $where));
     }
 
     /** How much it would be, before anybody presses. */

@@ -67,6 +67,7 @@ final class AccessTest extends ApiTestCase
         'app_field_field_taken' => ['readers', '/api/field/taken'],
         'app_field_field_examination' => ['readers', '/api/field/taken/{random}'],
         'app_field_field_size' => ['readers', '/api/field/size'],
+        'app_field_field_sheet' => ['readers', '/api/field/sheet?taxon=sambucus-nigra&part=flower'],
         'app_field_field_rules' => ['readers', '/api/field/rules'],
         'app_field_field_flora' => ['readers', '/api/field/floras/eastern-north-america'],
         'app_season_today_today' => ['readers', '/api/today'],

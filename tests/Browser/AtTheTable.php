@@ -71,8 +71,8 @@ trait AtTheTable
                 ->until(
                     fn (): bool => \is_array(
                         $this->browser->executeScript(
-                            'return (document.querySelector("[role=status].fixed")?.textContent ?? '.
-                                '"").startsWith("Recorded") ? [1] : null',
+                            'return [...document.querySelectorAll("[role=status]")].some(e => '.
+                                'e.checkVisibility() && e.textContent.startsWith("Recorded")) ? [1] : null',
                         ),
                     ),
                 );

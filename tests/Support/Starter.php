@@ -10,11 +10,14 @@ use Hylognosis\Examination\ExaminerRole;
 use Hylognosis\Examination\Look;
 use Hylognosis\Examination\Observation;
 use Hylognosis\Examination\Whereabouts;
+use Hylognosis\Flora\Character;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\FloraDocument;
 use Hylognosis\Flora\FloraFolder;
 use Hylognosis\Flora\FloraReader;
 use Hylognosis\Flora\LifeStage;
+use Hylognosis\Flora\State;
+use Hylognosis\Flora\Taxon;
 use Hylognosis\Identification\CompiledFlora;
 use Hylognosis\Identification\Identification;
 use Hylognosis\Identification\Identifier;
@@ -243,5 +246,41 @@ final class Starter
     public static function identify(array $observations): Identification
     {
         return (new Identifier())->identify(self::compiled(), self::examination($observations));
+    }
+
+    private static ?Flora $shipped = null;
+
+    private static function shipped(): Flora
+    {
+        return self::$shipped ??= (new FloraReader())->read(
+            FloraFolder::open(\dirname(__DIR__, 2).'/flora/central-european-hills')->document,
+        );
+    }
+
+    /** @return list<string> common names of what harms in the flora of the demo, but for the elder itself */
+    public static function shippedNames(): array
+    {
+        return array_values(
+            array_map(
+                static fn (Taxon $taxon): string => $taxon->commonName(),
+                array_filter(
+                    self::shipped()->dangerous(),
+                    static fn (Taxon $taxon): bool => 'sambucus-nigra' !== $taxon->id
+                        && !\in_array($taxon->commonName(), ['dwarf elder', 'red elder'], true),
+                ),
+            ),
+        );
+    }
+
+    /** @return array<string, array<string, string>> character → state → what it is called */
+    public static function labels(): array
+    {
+        return array_map(
+            static fn (Character $character): array => array_map(
+                static fn (State $state): string => $state->label,
+                $character->states,
+            ),
+            self::shipped()->characters,
+        );
     }
 }

@@ -106,6 +106,13 @@ export const examinationQuery = (id: string) =>
     retry: false,
   });
 
+/** What a sheet of paper needs; without a part one for a tree nobody knows. */
+export const fieldSheetQuery = (taxon: string, part: string, site: string, flora: string) =>
+  queryOptions({
+    queryKey: ["field-sheet", taxon, part, site, flora],
+    queryFn: () => unwrap(client.GET("/api/field/sheet", { params: { query: { taxon, part, site, flora } } })),
+  });
+
 /** What the dangerous kinds of a flora never show, with who has read it. */
 export const neversQuery = (flora: string) =>
   queryOptions({

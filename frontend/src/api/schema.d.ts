@@ -970,6 +970,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/field/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A sheet to be filled in with a pencil: for a wanted part, or without one for a tree nobody knows. */
+        get: operations["get_app_field_field_sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/field/size": {
         parameters: {
             query?: never;
@@ -5339,7 +5356,7 @@ export interface components {
             scored: number;
             /** @description what is hoped for, in words; null where nothing is, or it is covered */
             claim?: string | null;
-            /** @description null where nothing is asked, or it is covered */
+            /** @description as things stand now; null where nothing is asked, or it is covered */
             answer?: components["schemas"]["Answer"] | null;
             /** @description why, in a sentence */
             because: string;
@@ -5347,6 +5364,8 @@ export interface components {
             wantsSecond: boolean;
             /** @description hope and answer are not told: the reader could be, or is, the second person */
             covered: boolean;
+            /** @description the answer when it was signed; null where it is not, or nothing was asked */
+            signedAs?: components["schemas"]["Answer"] | null;
         };
         /** @description An examination a kind rests on. */
         RestsOnView: {
@@ -5542,6 +5561,49 @@ export interface components {
             trees: components["schemas"]["SpecimenView"][];
             /** @description one’s own that are open, and those whose gate is */
             examinations: components["schemas"]["TakenExaminationView"][];
+        };
+        /** @description A dangerous kind on a field sheet, and the look that parts it from what is wanted. */
+        SheetDangerView: {
+            /** @description its id */
+            taxon: string;
+            /** @description common name */
+            commonName: string;
+            /** @description scientific name */
+            name: string;
+            severity: components["schemas"]["Severity"];
+            /** @description it is named as a look-alike of the part */
+            named: boolean;
+            /** @description what parts the two; empty where nothing is said */
+            note: string;
+            /** @description id of the character most likely to speak against it; null where none does today */
+            look?: string | null;
+            /** @description what it usually shows there, in words */
+            shows: string;
+            /** @description what the wanted kind usually shows there */
+            wanted: string;
+        };
+        /** @description What a sheet of paper needs beside the page of the species. */
+        FieldSheetView: {
+            /** @description name of the flora */
+            flora: string;
+            /** @description what it is called */
+            title: string;
+            /** @description its edition */
+            edition: string;
+            /** @description SHA-256 of it */
+            hash: string;
+            /** @description the sheet is drawn up for, YYYY-MM-DD */
+            day: string;
+            /** @description name of the place; empty for the reference place of the flora */
+            place: string;
+            /** @description of the part there, in words; empty where no part is wanted or it has none */
+            window: string;
+            /** @description whether that day lies in it */
+            inWindow: boolean;
+            /** @description ids of the characters one can be asked about on that day, in the order of the catalogue */
+            asked: string[];
+            /** @description those named for the part first, then by severity; none for a survey */
+            dangers: components["schemas"]["SheetDangerView"][];
         };
         /** @description What taking along would take. */
         SizeView: {
@@ -9774,6 +9836,40 @@ export interface operations {
                 };
             };
             /** @description No such examination. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_field_field_sheet: {
+        parameters: {
+            query?: {
+                taxon?: string;
+                part?: string;
+                site?: string;
+                flora?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The sheet. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FieldSheetView"];
+                };
+            };
+            /** @description No such flora, kind, part or place. */
             404: {
                 headers: {
                     [name: string]: unknown;

@@ -44,6 +44,8 @@ const People = lazy(() => import("../features/people/people"));
 const Join = lazy(() => import("../features/account/join"));
 const Compare = lazy(() => import("../features/species/compare"));
 const Along = lazy(() => import("../features/along/along"));
+const SheetPage = lazy(() => import("../features/sheet/sheet"));
+const EnterSheet = lazy(() => import("../features/sheet/enter"));
 const SpeciesPage = lazy(() => import("../features/species/page"));
 
 const PLACES = [
@@ -62,6 +64,7 @@ const CALLED: Record<string, string> = {
   reckon: "Reckoning",
   compare: "Side by side",
   along: "Taken along",
+  sheet: "A sheet of paper",
   review: "What they never show",
   plan: "A day out",
   measure: "Measuring",
@@ -159,6 +162,8 @@ export function App() {
             <Route path="/species/:id" element={<SpeciesPage />} />
             <Route path="/compare" element={<Compare />} />
             <Route path="/review/:flora" element={<ReviewPage />} />
+            <Route path="/sheet" element={<SheetPage />} />
+            <Route path="/sheet/enter" element={<EnterSheet />} />
             <Route path="/along" element={<Along />} />
             <Route path="/year" element={<Year />} />
             <Route path="/plan" element={<PlanPage />} />

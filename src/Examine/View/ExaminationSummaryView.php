@@ -20,10 +20,11 @@ final readonly class ExaminationSummaryView
      * @param bool        $signed      its scores are closed for good
      * @param int         $scored      characters scored
      * @param string|null $claim       what is hoped for, in words; null where nothing is, or it is covered
-     * @param Answer|null $answer      null where nothing is asked, or it is covered
+     * @param Answer|null $answer      as things stand now; null where nothing is asked, or it is covered
      * @param string      $because     why, in a sentence
      * @param bool        $wantsSecond a second examiner is all that is missing
      * @param bool        $covered     hope and answer are not told: the reader could be, or is, the second person
+     * @param Answer|null $signedAs    the answer when it was signed; null where it is not, or nothing was asked
      */
     public function __construct(
         public string $id,
@@ -40,6 +41,7 @@ final readonly class ExaminationSummaryView
         public string $because,
         public bool $wantsSecond,
         public bool $covered,
+        public ?Answer $signedAs,
     ) {
     }
 }

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
-import { useNavigate, useSearchParams } from "react-router";
+import { Link, useNavigate, useSearchParams } from "react-router";
 import { client, type Schemas, unwrap } from "../../api/client";
 import { newId } from "../../api/id";
 import { floraQuery, useSession } from "../../api/queries";
@@ -81,6 +81,16 @@ export default function Begin() {
                 void queries.invalidateQueries({ queryKey: ["specimens"] });
               }}
             />
+          )}
+          {!second && (
+            <p>
+              <Link to="/sheet" className="mr-4 inline-flex min-h-11 items-center underline underline-offset-4">
+                A sheet of paper
+              </Link>
+              <Link to="/along" className="inline-flex min-h-11 items-center underline underline-offset-4">
+                Take along, for where there is no network
+              </Link>
+            </p>
           )}
           {!second && <FloraChoice label="Flora to compare with" className="mt-6 max-w-md" onChosen={() => setClaim(null)} />}
         </div>

@@ -163,7 +163,15 @@ function PartSection(p: { part: Schemas["PartView"]; taxon: string; flora: strin
           {part.window} at the reference place · {part.uses.join(", ")}
         </span>
       </h2>
-      <h3 className="mt-2 text-sm text-faded">Required before anything is taken</h3>
+      <div className="flex flex-wrap items-baseline justify-between">
+        <h3 className="mt-2 text-sm text-faded">Required before anything is taken</h3>
+        <Link
+          to={`/sheet?taxon=${taxon}&part=${part.id}${flora ? `&flora=${flora}` : ""}`}
+          className="inline-flex min-h-11 items-center text-sm underline underline-offset-4"
+        >
+          As a sheet of paper
+        </Link>
+      </div>
       <ul className="mt-1 grid grid-cols-2 gap-x-4 wide:grid-cols-4">
         {part.required.map((r) => (
           <li key={r.character} className="flex items-center gap-2 py-1">

@@ -218,6 +218,7 @@ function Section(p: { title: string; note?: string; empty?: string; count?: numb
 
 function Line({ e }: { e: Schemas["ExaminationSummaryView"] }) {
   const state: GateState = e.answer ?? "unasked";
+  const was = e.signedAs && e.signedAs !== e.answer ? e.signedAs : null;
   return (
     <li className="rule-b">
       <Link to={`/examine/${e.id}`} className="flex items-center gap-3 py-2 hover:bg-sheet">
@@ -228,6 +229,7 @@ function Line({ e }: { e: Schemas["ExaminationSummaryView"] }) {
             {!e.covered && <span className={`font-bold ${GATE_TONE[state]}`}>{GATE_WORD[state]}</span>}
           </span>
           <span className="block text-sm wide:truncate text-faded">
+            {was && `Signed as ${was}; as things stand now: `}
             {e.covered && !e.mine ? "Whoever opens it is no second person any more." : e.because || `${e.scored} scored`}
           </span>
           <span className="block text-sm text-faded">
