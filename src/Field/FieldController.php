@@ -6,6 +6,7 @@ namespace App\Field;
 
 use App\Account\User;
 use App\Examine\ExaminationRepository;
+use App\Examine\ExaminationVoter;
 use App\Field\View\FieldSheetView;
 use App\Field\View\SizeView;
 use App\Field\View\TakenAlongView;
@@ -13,6 +14,7 @@ use App\Field\View\TakenExaminationView;
 use App\Library\FloraLibrary;
 use App\Trees\SiteRepository;
 use App\Web\ApiController;
+use App\Web\Permission;
 use App\Web\Refused;
 use Hylognosis\Flora\UnknownEntry;
 use Nelmio\ApiDocBundle\Attribute\Model;
@@ -61,11 +63,10 @@ final class FieldController extends ApiController
         string $id,
         TakenAlong $along,
         ExaminationRepository $examinations,
+        Permission $permission,
     ): JsonResponse {
-        $record = $examinations->find($id);
-        if (null === $record || $record->examiner !== $user) {
-            throw Refused::missing('There is no such examination of yours.');
-        }
+        $record = $examinations->find($id) ?? throw Refused::missing('There is no such examination.');
+        $permission->need(ExaminationVoter::CHANGE, $record);
 
         return $this->json($along->examination($record, $user));
     }

@@ -34,6 +34,9 @@ final class ViewsTest extends BrowserTestCase
         yield 'Species' => ['/species', 'Central European hill country'];
         yield 'A species' => ['/species/taxus-baccata', 'What harms'];
         yield 'Side by side' => ['/compare?taxa=fagus-sylvatica,carpinus-betulus&months=all', 'If it fits neither'];
+        yield 'Taken along' => ['/along', 'Waits to be handed in'];
+        yield 'A sheet of paper' => ['/sheet?taxon=sambucus-nigra&part=flower', 'Stop: take nothing if'];
+        yield 'A filled-in sheet' => ['/sheet/enter?taxon=sambucus-nigra&part=flower', 'In the order of the paper'];
         yield 'What they never show' => ['/review/central-european-hills', 'Strike out any'];
         yield 'Trees' => ['/trees', 'trees'];
         yield 'The map' => ['/trees?as=map', 'drawn'];
@@ -79,6 +82,31 @@ final class ViewsTest extends BrowserTestCase
             $this->resize($width, $height);
             self::assertSame([], $this->wider(), 'nothing reaches beyond a small screen');
         }
+        self::assertSame([], $this->consoleErrors());
+    }
+
+    public function testEverythingIsFoundFromAnywhereByKeyboard(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $this->see(WebDriverBy::cssSelector('body'))->sendKeys('/');
+        $field = $this->see(WebDriverBy::cssSelector('[role=combobox]'));
+        $first = fn (): string => $this->see(WebDriverBy::cssSelector('[role=option][aria-selected=true]'))->getText();
+        self::assertSame('Examine a tree', $first(), 'pages, where nothing was looked at yet');
+        $field->sendKeys('cherry');
+        $this->waitForText(WebDriverBy::cssSelector('[role=listbox]'), 'serious');
+        self::assertSame([], $this->axe());
+        self::assertStringContainsString('serious', $first(), 'a dangerous bearer of the name stands first');
+        $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'deadly to horses');
+        $this->waitForText(WebDriverBy::cssSelector('[role=listbox]'), 'Yew');
+        $field->sendKeys(WebDriverKeys::CONTROL.'a'.WebDriverKeys::NULL.'mill meadow m-01');
+        $this->waitForText(WebDriverBy::cssSelector('[role=listbox]'), 'Trees');
+        $field->sendKeys(WebDriverKeys::ENTER);
+        $this->waitForText(WebDriverBy::cssSelector('main h1'), 'M-01');
+        sleep(2); // a page is remembered once it has been looked at
+        $this->see(WebDriverBy::cssSelector('body'))->sendKeys('/');
+        self::assertStringContainsString('M-01', $first());
+        $this->see(WebDriverBy::cssSelector('[role=combobox]'))->sendKeys('unicorn');
+        $this->waitForText(WebDriverBy::cssSelector('[role=dialog]'), 'Nothing answers to that');
         self::assertSame([], $this->consoleErrors());
     }
 

@@ -106,6 +106,15 @@ export const examinationQuery = (id: string) =>
     retry: false,
   });
 
+/** One search over everything. */
+export const findQuery = (q: string, most = 12) =>
+  queryOptions({
+    queryKey: ["find", q, most],
+    queryFn: () => unwrap(client.GET("/api/find", { params: { query: { q, most } } })),
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+  });
+
 /** What a sheet of paper needs; without a part one for a tree nobody knows. */
 export const fieldSheetQuery = (taxon: string, part: string, site: string, flora: string) =>
   queryOptions({

@@ -1036,6 +1036,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_find_find_find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/examinations/{id}/harvests": {
         parameters: {
             query?: never;
@@ -5612,6 +5628,32 @@ export interface components {
             /** @description last day it would be gone by, YYYY-MM-DD */
             until: string;
         };
+        /** @description A kind that answers a search. */
+        FoundKindView: {
+            /** @description its id */
+            taxon: string;
+            /** @description common name */
+            commonName: string;
+            /** @description scientific name */
+            name: string;
+            /** @description what it does to a person who takes it for something else */
+            severity: components["schemas"]["Severity"];
+            /** @description the worst it does to anybody, in any way */
+            harms: components["schemas"]["HarmView"][];
+            /** @description what of it the words met; none where they are its name */
+            why: string[];
+        };
+        /** @description All that answers a search, a few of each. */
+        FindView: {
+            /** @description names first, and of those the most dangerous first */
+            kinds: components["schemas"]["FoundKindView"][];
+            /** @description by tag */
+            trees: components["schemas"]["SpecimenView"][];
+            /** @description by name */
+            places: components["schemas"]["SiteView"][];
+            /** @description one’s own that are open, at trees or of hopes that answer */
+            examinations: components["schemas"]["ExaminationSummaryView"][];
+        };
         /** @description A tree of which something may be taken now. */
         OpenGateView: {
             /** @description id of the examination that is cleared */
@@ -9944,6 +9986,38 @@ export interface operations {
             };
             /** @description No such flora. */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_find_find_find: {
+        parameters: {
+            query?: {
+                q?: string;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What answers. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FindView"];
+                };
+            };
+            /** @description That is too long for a search. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

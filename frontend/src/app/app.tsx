@@ -5,6 +5,7 @@ import { BeginSchool } from "../features/account/begin-school";
 import { Person } from "../features/account/person";
 import { SignIn } from "../features/account/signin";
 import { FieldStrip } from "../features/along/strip";
+import { Find } from "../features/find/find";
 import { Loading, Trouble } from "../ui/controls";
 import { writeDaysAs } from "../words/text";
 
@@ -136,13 +137,16 @@ export function App() {
               to={place.to}
               end={place.to === "/"}
               className={({ isActive }) =>
-                `${place.wide ? "hidden wide:flex" : "flex"} min-h-11 items-center border-b-4 px-1.5 font-semibold wide:px-3 ${isActive ? "border-ink" : "border-transparent hover:border-rule"}`
+                `${place.wide ? "hidden wide:flex" : "flex"} min-h-11 items-center border-b-4 px-1.5 font-semibold max-[22rem]:px-1 max-[22rem]:text-sm wide:px-3 ${isActive ? "border-ink" : "border-transparent hover:border-rule"}`
               }
             >
               {place.label}
             </NavLink>
           ))}
         </nav>
+        <span className="ml-auto">
+          <Find />
+        </span>
         <Person
           name={session.data.user.name}
           role={session.data.user.role}

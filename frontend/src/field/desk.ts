@@ -40,6 +40,7 @@ export async function desk(asking: Asking): Promise<Response> {
 async function kept(taken: Along, url: URL): Promise<Response> {
   const store = await db();
   if (url.pathname === "/api/specimens") return say(200, await trees(url));
+  if (url.pathname === "/api/find") return say(200, await named(url));
   const tree = /^\/api\/specimens\/([0-9a-f-]{36})$/.exec(url.pathname);
   const found = tree ? JSON.stringify(await store.get("trees", tree[1] as string)) : await store.get("answers", keyOf(url));
   if (!found) throw new TypeError("It was not taken along.");
@@ -63,6 +64,23 @@ async function trees(url: URL): Promise<Schemas["TreesView"]> {
     })
     .sort((a, b) => a.tag.localeCompare(b.tag, "en", { numeric: true }));
   return { trees: found, total: found.length, next: null };
+}
+
+/** By names only: the whole search is the server's. */
+async function named(url: URL): Promise<Schemas["FindView"]> {
+  const words = (url.searchParams.get("q") ?? "")
+    .toLocaleLowerCase()
+    .split(/[\s,;]+/)
+    .filter(Boolean);
+  const answers = (text: string) => words.length > 0 && words.every((word) => text.toLocaleLowerCase().includes(word));
+  const flora = JSON.parse((await (await db()).get("answers", "/api/flora")) ?? '{"taxa":[]}') as Schemas["FloraView"];
+  const rank = { deadly: 0, serious: 1, mild: 2, harmless: 3 };
+  const kinds = flora.taxa
+    .filter((t) => answers([t.name, t.commonName, t.family, ...t.otherNames].join(" ")))
+    .sort((a, b) => rank[a.severity] - rank[b.severity])
+    .slice(0, 12)
+    .map((t) => ({ taxon: t.id, commonName: t.commonName, name: t.name, severity: t.severity, harms: t.harms, why: [] }));
+  return { kinds, trees: (await trees(url)).trees.slice(0, 6), places: [], examinations: [] };
 }
 
 const parsed = (asking: Asking): Record<string, unknown> => (typeof asking.body === "string" ? JSON.parse(asking.body) : {});

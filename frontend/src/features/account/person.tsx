@@ -30,7 +30,7 @@ export function Person(p: { name: string; role: string; units: Schemas["Units"];
           <span className="wide:hidden">{p.name.split(" ")[0]}</span>
           <span className="hidden wide:inline">{p.name}</span>
         </span>
-        <span className="text-faded">
+        <span className="text-faded max-wide:hidden">
           {p.role}
           <span className="hidden wide:inline">
             {" "}
@@ -39,7 +39,7 @@ export function Person(p: { name: string; role: string; units: Schemas["Units"];
           </span>
         </span>
       </button>
-      <Dialog open={open} onOpenChange={setOpen} title={p.name}>
+      <Dialog open={open} onOpenChange={setOpen} title={`${p.name}, ${p.role}`}>
         <div className="space-y-4">
           {error && <Trouble error={error} />}
           <Choice

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { useDeferredValue, useState } from "react";
 import { Link } from "react-router";
-import { floraQuery } from "../../api/queries";
+import { findQuery, floraQuery } from "../../api/queries";
 import { Loading, Name, Trouble } from "../../ui/controls";
 import { HarmMark } from "../../ui/marks";
 import { PageHead } from "../../ui/page-head";
@@ -12,10 +12,14 @@ export default function SpeciesIndex() {
   const flora = useQuery(floraQuery());
   const [sought, setSought] = useState("");
   const [beside, setBeside] = useState<string[]>([]);
+  const words = useDeferredValue(sought.trim());
+  const answer = useQuery({ ...findQuery(words, 200), enabled: words !== "" });
   if (flora.isPending) return <Loading what="the flora" />;
   if (flora.isError) return <Trouble error={flora.error} retry={() => void flora.refetch()} />;
-  const words = sought.trim().toLowerCase();
-  const taxa = flora.data.taxa.filter((t) => `${t.name} ${t.commonName} ${t.family} ${t.otherNames.join(" ")}`.toLowerCase().includes(words));
+  const found = words && answer.data ? answer.data.kinds : null;
+  const why = new Map(found?.map((k) => [k.taxon, k.why.join(" · ")]));
+  const byName = flora.data.taxa.toSorted((a, b) => a.commonName.localeCompare(b.commonName, "en"));
+  const taxa = found ? found.flatMap((k) => flora.data.taxa.find((t) => t.id === k.taxon) ?? []) : byName;
   return (
     <div className="mx-auto max-w-5xl px-4 py-5 wide:px-6">
       <PageHead
@@ -58,6 +62,7 @@ export default function SpeciesIndex() {
                   .filter((p) => !p.harmful)
                   .map((p) => `${p.label}, ${p.window}`)
                   .join("; ") || "nothing is taken of it"}
+                {why.get(t.id) && <span className="block text-ink">{why.get(t.id)}</span>}
               </span>
             </Link>
             <label className="flex min-h-11 min-w-11 shrink-0 items-center justify-center print:hidden">
