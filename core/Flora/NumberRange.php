@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Hylognosis\Flora;
 
+use Hylognosis\Measure\Units;
+
 /**
  * A measured range with rare extremes, as floras print it: `(3–)5–9(–12)`. All four bounds are in the
  * character's own unit. Nine specimens in ten lie in the normal range; the extremes share the rest.
@@ -92,6 +94,18 @@ final readonly class NumberRange
             $this->low.
             ($this->high > $this->low ? '–'.$this->high : '').
             ($this->most > $this->high ? '(–'.$this->most.')' : '');
+    }
+
+    /** As a reader of those units reads it, with its unit. */
+    public function words(string $unit, Units $units): string
+    {
+        $in = static fn (float $number): float => $units->number($number, $unit);
+
+        return trim(
+            self::of($in($this->least), $in($this->low), $in($this->high), $in($this->most)).
+                ' '.
+                $units->insteadOf($unit),
+        );
     }
 
     private static function overlap(float $from, float $to, float $low, float $high): float

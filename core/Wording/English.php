@@ -433,20 +433,11 @@ final readonly class English implements Wording
 
         return \sprintf(
             'Must be: %s%s%s.',
-            '' === $range ? implode(' or ', $states) : $this->range(NumberRange::parse($range), $character->unit),
+            '' === $range
+                ? implode(' or ', $states)
+                : NumberRange::parse($range)->words($character->unit, $this->units),
             $t->whole('needed') > 1 ? \sprintf(', on %d or more', $t->whole('needed')) : '',
             [] === $beside ? '' : '; '.implode(' or ', $beside).' may be seen beside it',
-        );
-    }
-
-    private function range(NumberRange $range, string $unit): string
-    {
-        $in = fn (float $number): float => $this->units->number($number, $unit);
-
-        return trim(
-            NumberRange::of($in($range->least), $in($range->low), $in($range->high), $in($range->most)).
-                ' '.
-                $this->units->insteadOf($unit),
         );
     }
 

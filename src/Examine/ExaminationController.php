@@ -20,6 +20,7 @@ use App\Web\Refused;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Examination\Examination;
+use Hylognosis\Examination\Plausible;
 use Hylognosis\Examination\ScoreAnswer;
 use Hylognosis\Examination\UnusableScore;
 use Hylognosis\Flora\Flora;
@@ -382,6 +383,7 @@ final class ExaminationController extends ApiController
                 static fn (int|float $number): float => $character->inOwnUnit((float) $number, $input->unit),
                 array_values($input->numbers),
             );
+            Plausible::check($flora, $character, $numbers);
             $score = new ScoreRecord(
                 $record,
                 $input->character,

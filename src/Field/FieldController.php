@@ -17,6 +17,7 @@ use App\Web\ApiController;
 use App\Web\Permission;
 use App\Web\Refused;
 use Hylognosis\Flora\UnknownEntry;
+use Hylognosis\Measure\Units;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -101,7 +102,7 @@ final class FieldController extends ApiController
         }
         $where = '' === $site ? null : $sites->find($site) ?? throw Refused::missing('There is no such place.');
 
-        return $this->json($sheet->of($of, $kind, $wanted, $where));
+        return $this->json($sheet->of($of, $kind, $wanted, $where, Units::from($user->units)));
     }
 
     /** How much it would be, before anybody presses. */

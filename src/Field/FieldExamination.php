@@ -16,7 +16,9 @@ use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
 use Hylognosis\Examination\Certainty;
 use Hylognosis\Examination\Examination;
+use Hylognosis\Examination\Plausible;
 use Hylognosis\Examination\ScoreAnswer;
+use Hylognosis\Examination\UnusableScore;
 use Hylognosis\Examination\Whereabouts;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\Position;
@@ -248,6 +250,11 @@ final class FieldExamination
             throw new NotTaken(422, $e->getMessage(), 'character');
         } catch (UnknownUnit $e) {
             throw new NotTaken(422, $e->getMessage(), 'unit');
+        }
+        try {
+            Plausible::check($this->flora, $character, $numbers);
+        } catch (UnusableScore $e) {
+            throw new NotTaken(422, $e->getMessage(), $e->field);
         }
 
         return new ScoreView(

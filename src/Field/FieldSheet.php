@@ -24,6 +24,7 @@ use Hylognosis\Flora\Taxon;
 use Hylognosis\Identification\InSight;
 use Hylognosis\Measure\CalendarDay;
 use Hylognosis\Measure\DayOfYear;
+use Hylognosis\Measure\Units;
 use Hylognosis\Season\Phenology;
 
 /** Draws up a sheet to be filled in with a pencil: for a wanted part, or for a tree nobody knows. */
@@ -40,7 +41,7 @@ final readonly class FieldSheet
     }
 
     /** @param Site|null $site null: the reference place of the flora */
-    public function of(Flora $flora, ?Taxon $taxon, ?Part $part, ?Site $site): FieldSheetView
+    public function of(Flora $flora, ?Taxon $taxon, ?Part $part, ?Site $site, Units $units): FieldSheetView
     {
         $day = $this->clock->today();
         $place = $site?->place() ?? $flora->reference;
@@ -70,7 +71,7 @@ final readonly class FieldSheet
                 static fn (Character $c): string => $c->id,
                 InSight::of($flora, $assessment->identification->examination, $assessment->outlook),
             ),
-            null === $claim ? [] : $this->dangers($claim, $assessment->dangers),
+            null === $claim ? [] : $this->dangers($claim, $assessment->dangers, $units),
         );
     }
 
@@ -79,9 +80,9 @@ final readonly class FieldSheet
      *
      * @return list<SheetDangerView>
      */
-    private function dangers(Claim $claim, array $reports): array
+    private function dangers(Claim $claim, array $reports, Units $units): array
     {
-        $views = array_map(static function (DangerReport $report) use ($claim): SheetDangerView {
+        $views = array_map(static function (DangerReport $report) use ($claim, $units): SheetDangerView {
             $taxon = $report->danger->taxon;
             $lookAlike = $claim->part->lookAlike($taxon->id);
 
@@ -93,8 +94,8 @@ final readonly class FieldSheet
                 null !== $lookAlike,
                 $lookAlike->note ?? '',
                 $report->lookAt?->id,
-                null === $report->lookAt ? '' : self::usual($taxon, $report->lookAt),
-                null === $report->lookAt ? '' : self::usual($claim->taxon, $report->lookAt),
+                null === $report->lookAt ? '' : self::usual($taxon, $report->lookAt, $units),
+                null === $report->lookAt ? '' : self::usual($claim->taxon, $report->lookAt, $units),
             );
         }, $reports);
         usort($views, static fn (SheetDangerView $a, SheetDangerView $b): int => $b->named <=> $a->named);
@@ -102,11 +103,11 @@ final readonly class FieldSheet
         return $views;
     }
 
-    private static function usual(Taxon $taxon, Character $character): string
+    private static function usual(Taxon $taxon, Character $character, Units $units): string
     {
         $range = $taxon->description->range($character->id);
         if (null !== $range) {
-            return trim($range.' '.$character->unit);
+            return $range->words($character->unit, $units);
         }
         $shares = $taxon->description->frequencies($character->id) ?? [];
         arsort($shares);

@@ -54,7 +54,7 @@ final class FindController extends ApiController
         TreeLabels $labels,
         Summaries $summaries,
         #[MapQueryParameter(validationFailedStatusCode: 422)] string $q = '',
-        #[MapQueryParameter(validationFailedStatusCode: 422, options: ['min_range' => 1, 'max_range' => 200]),]
+        #[MapQueryParameter(validationFailedStatusCode: 422, options: ['min_range' => 1, 'max_range' => 200])]
         int $most = 12,
     ): JsonResponse {
         if (mb_strlen($q) > self::LONGEST) {

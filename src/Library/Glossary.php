@@ -50,7 +50,7 @@ final readonly class Glossary
         $terms = array_map(static function (Node $node): TermView {
             $node->onlyKnows(['term', 'definition', 'drawing']);
 
-            return new TermView($node->text('term'), $node->text('definition'), $node->text('drawing'));
+            return new TermView($node->text('term'), $node->text('definition'), $node->optionalText('drawing'));
         }, Node::root(YamlText::ofFile($this->file), 'glossary.yaml')->items());
         usort($terms, static fn (TermView $a, TermView $b): int => strcmp($a->term, $b->term));
 

@@ -18,8 +18,10 @@ use App\School\SchoolRepository;
 use App\Season\View\AskAgainView;
 use App\Season\View\InWindowView;
 use App\Season\View\TodayView;
+use App\Trees\CoveredTrees;
 use App\Trees\Site;
 use App\Trees\SiteRepository;
+use App\Trees\SpecimenRepository;
 use App\Web\ApiController;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Measure\CalendarDay;
@@ -52,6 +54,8 @@ final class TodayController extends ApiController
         private readonly SchoolClock $clock,
         private readonly DueToday $due,
         private readonly BatchPage $making,
+        private readonly SpecimenRepository $specimens,
+        private readonly CoveredTrees $covered,
     ) {
     }
 
@@ -73,7 +77,7 @@ final class TodayController extends ApiController
                 $this->summaries->of($this->examinations->openOf($user, self::RECENT), $user),
                 array_values(array_filter($wanted, static fn (ExaminationSummaryView $s): bool => $s->wantsSecond)),
                 $this->summaries->of($this->examinations->signedFor($user, self::RECENT), $user),
-                null === $place ? [] : $this->inWindow($flora, $place->place(), DayOfYear::on($today)),
+                null === $place ? [] : $this->inWindow($flora, $place->place(), DayOfYear::on($today), $user),
                 array_map($this->log->view(...), $this->harvests->newest(self::TAKEN)),
                 array_map(
                     static fn (Site $site): AskAgainView => new AskAgainView(
@@ -93,11 +97,17 @@ final class TodayController extends ApiController
         );
     }
 
-    /** @return list<InWindowView> soonest to close first */
-    private function inWindow(Flora $flora, Place $place, DayOfYear $today): array
+    /** @return list<InWindowView> those of which we have a tree first, soonest to close first */
+    private function inWindow(Flora $flora, Place $place, DayOfYear $today, User $user): array
     {
         $phenology = Phenology::at($flora, $place);
-        $views = [];
+        $views = $trees = [];
+        $covered = $this->covered->for($user);
+        foreach ($this->specimens->held($flora->name) as $tree) {
+            if (!isset($covered[$tree->id])) {
+                $trees[$tree->kind][] = $tree->tag;
+            }
+        }
         foreach ($flora->taxa as $taxon) {
             foreach ($taxon->parts as $part) {
                 $window = $phenology->window($part);
@@ -110,11 +120,18 @@ final class TodayController extends ApiController
                         $part->label,
                         $window->words(),
                         $today->until($window->to),
+                        \array_slice($trees[$taxon->id] ?? [], 0, 4),
                     );
                 }
             }
         }
-        usort($views, static fn (InWindowView $a, InWindowView $b): int => $a->daysLeft <=> $b->daysLeft);
+        usort(
+            $views,
+            static fn (InWindowView $a, InWindowView $b): int => [[] === $a->trees, $a->daysLeft] <=> [
+                [] === $b->trees,
+                $b->daysLeft,
+            ],
+        );
 
         return $views;
     }

@@ -21,6 +21,7 @@ use Hylognosis\Flora\UnknownEntry;
 use Hylognosis\Identification\Comparison;
 use Hylognosis\Identification\CompiledFlora;
 use Hylognosis\Identification\Parting;
+use Hylognosis\Measure\Units;
 use Hylognosis\Season\Phenology;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
@@ -72,16 +73,24 @@ final class ComparisonController extends ApiController
             throw Refused::field('taxa', $e->getMessage());
         }
 
+        $units = Units::from($user->units);
+
         return $this->json(
             new ComparisonView(
                 $asked->stage,
-                array_map(fn (int $t): ComparedView => $this->compared($compiled, $t, $comparison), $comparison->taxa),
-                array_map(static fn (Parting $row): PartingView => self::row($row, $comparison), $comparison->rows),
+                array_map(
+                    fn (int $t): ComparedView => $this->compared($compiled, $t, $comparison, $units),
+                    $comparison->taxa,
+                ),
+                array_map(
+                    static fn (Parting $row): PartingView => self::row($row, $comparison, $units),
+                    $comparison->rows,
+                ),
             ),
         );
     }
 
-    private function compared(CompiledFlora $compiled, int $number, Comparison $comparison): ComparedView
+    private function compared(CompiledFlora $compiled, int $number, Comparison $comparison, Units $units): ComparedView
     {
         $taxon = $compiled->flora->taxon($compiled->taxa[$number]);
 
@@ -91,7 +100,7 @@ final class ComparisonController extends ApiController
             $taxon->name,
             $taxon->severity(),
             HarmView::of($taxon),
-            $this->page->description($compiled->flora, $compiled->descriptions[$number]),
+            $this->page->description($compiled->flora, $compiled->descriptions[$number], $units),
             array_map(
                 static fn (StatedNever $line): NeverView => NeverView::of($compiled->flora, $line),
                 $comparison->nevers[$number],
@@ -99,7 +108,7 @@ final class ComparisonController extends ApiController
         );
     }
 
-    private static function row(Parting $row, Comparison $comparison): PartingView
+    private static function row(Parting $row, Comparison $comparison, Units $units): PartingView
     {
         $character = $row->there->character;
 
@@ -110,11 +119,11 @@ final class ComparisonController extends ApiController
             $character->question,
             $row->position,
             $row->bits,
-            array_map(static fn (int $t): SideView => self::side($row, $t), $comparison->taxa),
+            array_map(static fn (int $t): SideView => self::side($row, $t, $units), $comparison->taxa),
         );
     }
 
-    private static function side(Parting $row, int $taxon): SideView
+    private static function side(Parting $row, int $taxon, Units $units): SideView
     {
         $there = $row->there;
         $states = [];
@@ -129,7 +138,7 @@ final class ComparisonController extends ApiController
 
         return new SideView(
             $states,
-            null === $range ? null : trim($range.' '.$there->character->unit),
+            $range?->words($there->character->unit, $units),
             $row->times[$taxon],
             $row->months[$taxon],
         );

@@ -17,6 +17,7 @@ use App\Web\ApiController;
 use App\Web\Refused;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\UnknownEntry;
+use Hylognosis\Measure\Units;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -119,7 +120,7 @@ final class FloraController extends ApiController
     ): JsonResponse {
         $flora = $this->named($flora ?? $user->flora);
         try {
-            return $this->json($this->page->of($flora, $flora->taxon($id)));
+            return $this->json($this->page->of($flora, $flora->taxon($id), Units::from($user->units)));
         } catch (UnknownEntry $e) {
             throw Refused::missing($e->getMessage());
         }

@@ -35,6 +35,7 @@ use Hylognosis\Flora\StatedNever;
 use Hylognosis\Flora\Taxon;
 use Hylognosis\Measure\DayOfYear;
 use Hylognosis\Measure\HardinessZone;
+use Hylognosis\Measure\Units;
 use Hylognosis\Season\Phenology;
 
 /** Draws up the notebook page of a species from the flora and from what was harvested of it. */
@@ -47,7 +48,7 @@ final readonly class SpeciesPage
     ) {
     }
 
-    public function of(Flora $flora, Taxon $taxon): TaxonView
+    public function of(Flora $flora, Taxon $taxon, Units $units): TaxonView
     {
         return new TaxonView(
             $taxon->id,
@@ -65,12 +66,14 @@ final readonly class SpeciesPage
             $taxon->severity(),
             HarmView::of($taxon),
             $taxon->summary,
-            $this->description($flora, $taxon->description),
+            $this->description($flora, $taxon->description, $units),
             array_map(
                 static fn (Hazard $h): HazardView => new HazardView($h->part, $h->who, $h->way, $h->severity, $h->note),
                 $taxon->hazards,
             ),
-            array_values(array_map(fn (Part $part): PartView => $this->part($flora, $taxon, $part), $taxon->parts)),
+            array_values(
+                array_map(fn (Part $part): PartView => $this->part($flora, $taxon, $part, $units), $taxon->parts),
+            ),
             $this->months($flora, $taxon),
             $this->sources($flora, $taxon->sources),
             array_map($this->harvestLog->view(...), $this->harvests->ofTaxon($taxon->id)),
@@ -87,12 +90,12 @@ final readonly class SpeciesPage
     }
 
     /** @return list<DescribedView> in the flora's order; what it is silent of is left out */
-    public function description(Flora $flora, Description $description): array
+    public function description(Flora $flora, Description $description, Units $units): array
     {
         return array_values(
             array_filter(
                 array_map(
-                    fn (Character $character): ?DescribedView => $this->described($description, $character),
+                    fn (Character $character): ?DescribedView => $this->described($description, $character, $units),
                     $flora->characters,
                 ),
             ),
@@ -132,7 +135,7 @@ final readonly class SpeciesPage
         return array_values($references);
     }
 
-    private function described(Description $description, Character $character): ?DescribedView
+    private function described(Description $description, Character $character, Units $units): ?DescribedView
     {
         $range = $description->range($character->id);
         $frequencies = $description->frequencies($character->id) ?? [];
@@ -151,6 +154,7 @@ final readonly class SpeciesPage
             $character->label,
             $states,
             null === $range ? null : trim($range.' '.$character->unit),
+            $range?->words($character->unit, $units),
         );
     }
 
@@ -161,7 +165,7 @@ final readonly class SpeciesPage
         return new StateShareView($id, $state->label, $state->drawing, $share);
     }
 
-    private function part(Flora $flora, Taxon $taxon, Part $part): PartView
+    private function part(Flora $flora, Taxon $taxon, Part $part, Units $units): PartView
     {
         return new PartView(
             $part->id,
@@ -175,7 +179,11 @@ final readonly class SpeciesPage
                 $part->conditions,
             ),
             array_map(
-                fn (RequiredFeature $f): RequiredFeatureView => $this->required($flora->character($f->character), $f),
+                fn (RequiredFeature $f): RequiredFeatureView => $this->required(
+                    $flora->character($f->character),
+                    $f,
+                    $units,
+                ),
                 $part->required,
             ),
             array_map(static function (LookAlike $l) use ($flora): LookAlikeView {
@@ -230,14 +238,14 @@ final readonly class SpeciesPage
         );
     }
 
-    private function required(Character $character, RequiredFeature $feature): RequiredFeatureView
+    private function required(Character $character, RequiredFeature $feature, Units $units): RequiredFeatureView
     {
         return new RequiredFeatureView(
             $character->id,
             $character->label,
             $character->organ,
             array_map(fn (string $id): StateShareView => $this->state($character, $id, 1.0), $feature->states),
-            null === $feature->range ? null : trim($feature->range.' '.$character->unit),
+            $feature->range?->words($character->unit, $units),
             $feature->samples,
             array_map(fn (string $id): StateShareView => $this->state($character, $id, 1.0), $feature->beside),
         );

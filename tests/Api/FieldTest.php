@@ -138,6 +138,7 @@ final class FieldTest extends ApiTestCase
                     ['do' => 'score', 'body' => ['character' => 'leaf.length', 'numbers' => [3], 'unit' => 'ell']],
                     'unit',
                 ],
+                [['do' => 'score', 'body' => ['character' => 'leaf.length', 'numbers' => [99_999]]], 'numbers'],
                 [['do' => 'change', 'body' => ['claimTaxon' => 'sambucus-nigra', 'claimPart' => 'wheel']], 'claimPart'],
                 [['do' => 'change', 'body' => ['conditions' => ['no-such' => true]]], 'conditions'],
             ] as [$entry, $field]

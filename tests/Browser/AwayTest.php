@@ -104,13 +104,71 @@ final class AwayTest extends BrowserTestCase
             ->until(fn (): bool => str_contains($this->text(), '10 entries wait here until you have signed in'));
         $this->press('Marta Ellinger');
         $this->browser
-            ->wait(40, 200)
+            ->wait(60, 200)
             ->until(fn (): bool => [] === $this->browser->findElements(WebDriverBy::cssSelector('[data-field-strip]')));
         self::assertSame([11, 1, 1], $this->stored($id), 'all of it, once');
         $this->browser->navigate()->refresh();
         $this->seeGate('cleared');
         self::assertSame($offline, $this->told(), 'the server answers as this device did');
         self::assertStringNotContainsString('Reckoned on this device', $this->text());
+    }
+
+    public function testATreeTaggedExaminedAndPhotographedOutOfReachArrivesAndWhatIsRefusedStays(): void
+    {
+        $this->browser->get($this->address);
+        $this->press('Marta Ellinger');
+        $this->see(WebDriverBy::xpath('//nav[@aria-label="Main"]'));
+        $this->browser->get($this->address.'/along');
+        $this->click(WebDriverBy::cssSelector('[data-take]'));
+        $this->browser
+            ->wait(60, 100)
+            ->until(fn (): bool => str_contains($this->text(), 'Last heard from the server on'));
+        Servers::kill();
+
+        $this->browser->get($this->address.'/examine'); // the page itself is on the device
+        $this->press('Tag another tree');
+        $this->see(WebDriverBy::name('tag'))->sendKeys('Q-77');
+        $this->press('Tag it');
+        $this->press('Begin');
+        $this->scoreAll('twig', ['leaf.arrangement' => ['opposite', 2]]);
+        $this->station('twig');
+        $this->open('leaf.arrangement');
+        $picture = self::profile().'/twig.png';
+        $image = imagecreatetruecolor(40, 30);
+        imagepng($image, $picture);
+        $file = $this->browser->findElement(
+            WebDriverBy::cssSelector('[data-character="leaf.arrangement"] input[type=file]'),
+        );
+        $file->sendKeys($picture);
+        $this->browser
+            ->wait(20, 100)
+            ->until(fn (): bool => str_contains($this->text(), '4 entries wait here'), 'tag, begin, score, picture');
+
+        // meanwhile somebody gives the tag to another tree
+        (new \PDO('sqlite:'.self::DB))->exec("UPDATE specimen SET tag = 'Q-77' WHERE tag = 'L-06'");
+        Servers::serve(self::DB, port: (int) parse_url($this->address, \PHP_URL_PORT));
+        $this->browser
+            ->wait(60, 200)
+            ->until(fn (): bool => str_contains($this->text(), 'could not be taken'), 'another tree has that tag');
+        $this->press('What is here');
+        $this->waitForText(WebDriverBy::cssSelector('main'), 'Could not be taken');
+        self::assertSame([], $this->axe());
+        self::assertCount(
+            4,
+            $this->browser->findElements(WebDriverBy::cssSelector('[data-waiting]')),
+            'nothing is lost',
+        );
+        (new \PDO('sqlite:'.self::DB))->exec("UPDATE specimen SET tag = 'L-06' WHERE tag = 'Q-77'");
+        $this->press('Try again');
+        $this->browser
+            ->wait(20, 100)
+            ->until(fn (): bool => [] === $this->browser->findElements(WebDriverBy::cssSelector('[data-waiting]')));
+        $id = self::asked(
+            "SELECT e.id FROM examination e JOIN specimen s ON s.id = e.specimen_id WHERE s.tag = 'Q-77'",
+        );
+        self::assertIsString($id);
+        self::assertSame([1, 0, 0], $this->stored($id));
+        self::assertEquals(1, self::asked('SELECT COUNT(*) FROM picture WHERE score_id IS NOT NULL AND width = 40'));
     }
 
     /** @return list<string> what stands of the gate, the dangers and the names */

@@ -136,15 +136,14 @@ try {
     $shot('compare');
     $go('/review/central-european-hills');
     $shot('review');
-    $go('/terms#leaf.margin');
-    $shot('terms');
+    $go('/sheet?taxon=sambucus-nigra&part=flower');
+    $shot('sheet');
     $go('/examine/'.$examination('M-01', 'cleared'));
     $shot('examine-cleared');
     $go('/examine/'.$examination('L-03', 'barred'));
     $shot('examine-barred');
     $go('/examine');
     $press('M-01');
-    $shot('begin');
     $press('just looking');
     $press('black elder, flowers');
     $press('Begin');
@@ -154,8 +153,18 @@ try {
     $press('Leaves');
     $shot('examine-withheld');
     $size(390, 844);
-    $press('Leaves');
+    $press('Round the tree');
     $shot('examine-small');
+    $size(1280, 800);
+    $go('/along');
+    $press('Take along');
+    $browser
+        ->wait(60)
+        ->until(
+            static fn (RemoteWebDriver $b): bool => true ===
+                $b->executeScript('return document.body.textContent.includes("Last heard")'),
+        );
+    $shot('along');
 } finally {
     $browser->quit();
     Servers::stop();

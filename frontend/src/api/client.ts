@@ -24,11 +24,14 @@ export class Problem extends Error {
 
 const isTakenAlong = () => localStorage.getItem("taken-along") !== null;
 
+/** Asks the server, or where it is out of reach and something was taken along, this device. Nothing of it is loaded before. */
+export const ask = async (request: Request): Promise<Response> =>
+  isTakenAlong() ? (await import("../field/fetch")).fieldFetch(request) : globalThis.fetch(request);
+
 export const client = createClient<paths>({
   baseUrl: window.location.origin,
   headers: { "X-CSRF-Token": "csrf-token", Accept: "application/json" },
-  // nothing of it is loaded before something was taken along
-  fetch: async (request) => (isTakenAlong() ? (await import("../field/fetch")).fieldFetch(request) : globalThis.fetch(request)),
+  fetch: ask,
 });
 
 type Answer<T> = { data?: T; error?: unknown; response: Response };

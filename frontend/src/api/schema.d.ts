@@ -4177,8 +4177,10 @@ export interface components {
             label: string;
             /** @description most frequent first; none for numbers */
             states: components["schemas"]["StateShareView"][];
-            /** @description with its unit; null for states */
+            /** @description in the flora’s own unit, as it is drawn by; null for states */
             range?: string | null;
+            /** @description the same in the reader’s units */
+            reading?: string | null;
         };
         /** @enum {string} */
         Sureness: "sure" | "fairly";
@@ -6478,6 +6480,8 @@ export interface components {
             window: string;
             /** @description days until its window shuts, 0 on the last */
             daysLeft: number;
+            /** @description tags of our own held to be of that kind, a few */
+            trees: string[];
         };
         /** @description Something that is likely open on own trees, or is to be looked at now for later. */
         DueView: {

@@ -1,6 +1,7 @@
+import type { QueryClient } from "@tanstack/react-query";
 import { lazy, Suspense, useEffect } from "react";
 import { Link, NavLink, Route, Routes, useLocation } from "react-router";
-import { useSession } from "../api/queries";
+import { examinationQuery, todayQuery, useSession } from "../api/queries";
 import { BeginSchool } from "../features/account/begin-school";
 import { Person } from "../features/account/person";
 import { SignIn } from "../features/account/signin";
@@ -8,10 +9,13 @@ import { FieldStrip } from "../features/along/strip";
 import { Find } from "../features/find/find";
 import { Loading, Trouble } from "../ui/controls";
 import { writeDaysAs } from "../words/text";
+import { Boundary } from "./boundary";
 
-const Today = lazy(() => import("../features/today/today"));
+const today = () => import("../features/today/today");
+const Today = lazy(today);
 const Begin = lazy(() => import("../features/examine/begin"));
-const Examine = lazy(() => import("../features/examine/examine"));
+const examine = () => import("../features/examine/examine");
+const Examine = lazy(examine);
 const SpeciesIndex = lazy(() => import("../features/species/index"));
 const ReviewPage = lazy(() => import("../features/review/review"));
 const Terms = lazy(() => import("../features/terms/terms"));
@@ -48,6 +52,19 @@ const Along = lazy(() => import("../features/along/along"));
 const SheetPage = lazy(() => import("../features/sheet/sheet"));
 const EnterSheet = lazy(() => import("../features/sheet/enter"));
 const SpeciesPage = lazy(() => import("../features/species/page"));
+
+/**
+ * The page asked for, and what it asks first, are fetched beside the session and not after it; the answers only where somebody
+ * was signed in on this device.
+ */
+export function ahead(path: string, queries: QueryClient) {
+  const id = /^\/examine\/([0-9a-f-]{36})$/.exec(path)?.[1];
+  if (path === "/") void today();
+  else if (id) void examine();
+  if (localStorage.getItem("was-in") === null) return;
+  if (path === "/") void queries.prefetchQuery(todayQuery);
+  else if (id) void queries.prefetchQuery(examinationQuery(id));
+}
 
 const PLACES = [
   { to: "/", label: "Today" },
@@ -101,6 +118,11 @@ export function App() {
     const called = CALLED[word] ?? word.charAt(0).toUpperCase() + word.slice(1);
     document.title = `${called} · Hylognosis`;
   }, [pathname]);
+  const known = session.data ? Boolean(session.data.user) : null;
+  useEffect(() => {
+    if (known === true) localStorage.setItem("was-in", "yes");
+    if (known === false) localStorage.removeItem("was-in");
+  }, [known]);
   if (session.isPending) return <Loading what="the school" />;
   if (session.isError) return <Trouble error={session.error} retry={() => void session.refetch()} />;
   if (pathname.startsWith("/join/"))
@@ -157,50 +179,52 @@ export function App() {
       </header>
       <FieldStrip />
       <main id="main" className="flex-1" tabIndex={-1} key={pathname.split("/")[1]}>
-        <Suspense fallback={<Loading what="the page" />}>
-          <Routes>
-            <Route path="/" element={<Today />} />
-            <Route path="/examine" element={<Begin />} />
-            <Route path="/examine/:id" element={<Examine />} />
-            <Route path="/species" element={<SpeciesIndex />} />
-            <Route path="/species/:id" element={<SpeciesPage />} />
-            <Route path="/compare" element={<Compare />} />
-            <Route path="/review/:flora" element={<ReviewPage />} />
-            <Route path="/sheet" element={<SheetPage />} />
-            <Route path="/sheet/enter" element={<EnterSheet />} />
-            <Route path="/along" element={<Along />} />
-            <Route path="/year" element={<Year />} />
-            <Route path="/plan" element={<PlanPage />} />
-            <Route path="/plan/walk" element={<Walk />} />
-            <Route path="/phenology" element={<Phenology />} />
-            <Route path="/reckon" element={<Reckoning />} />
-            <Route path="/recipes" element={<Recipes />} />
-            <Route path="/recipes/:id" element={<RecipePage />} />
-            <Route path="/trials" element={<Trials />} />
-            <Route path="/woods" element={<WoodBook />} />
-            <Route path="/measure" element={<Measure />} />
-            <Route path="/harvests" element={<HarvestLog />} />
-            <Route path="/harvests/several" element={<SeveralTrees />} />
-            <Route path="/batches" element={<Batches />} />
-            <Route path="/batches/new" element={<BeginBatch />} />
-            <Route path="/batches/:id" element={<BatchPage />} />
-            <Route path="/batches/:id/labels" element={<BatchLabels />} />
-            <Route path="/jars/:id" element={<BatchPage unit />} />
-            <Route path="/recalls" element={<Recalls />} />
-            <Route path="/terms" element={<Terms />} />
-            <Route path="/running" element={<Running />} />
-            <Route path="/people" element={<People />} />
-            <Route path="/people/devices" element={<Devices />} />
-            <Route path="/trees" element={<Trees />} />
-            <Route path="/trees/:id" element={<Tree />} />
-            <Route path="/tags" element={<Tags />} />
-            <Route path="/exchange" element={<Exchange />} />
-            <Route path="/decisions/:id" element={<Decision />} />
-            <Route path="/places" element={<Places />} />
-            <Route path="/places/:id" element={<Place />} />
-            <Route path="*" element={<Nowhere />} />
-          </Routes>
-        </Suspense>
+        <Boundary at={pathname}>
+          <Suspense fallback={<Loading what="the page" />}>
+            <Routes>
+              <Route path="/" element={<Today />} />
+              <Route path="/examine" element={<Begin />} />
+              <Route path="/examine/:id" element={<Examine />} />
+              <Route path="/species" element={<SpeciesIndex />} />
+              <Route path="/species/:id" element={<SpeciesPage />} />
+              <Route path="/compare" element={<Compare />} />
+              <Route path="/review/:flora" element={<ReviewPage />} />
+              <Route path="/sheet" element={<SheetPage />} />
+              <Route path="/sheet/enter" element={<EnterSheet />} />
+              <Route path="/along" element={<Along />} />
+              <Route path="/year" element={<Year />} />
+              <Route path="/plan" element={<PlanPage />} />
+              <Route path="/plan/walk" element={<Walk />} />
+              <Route path="/phenology" element={<Phenology />} />
+              <Route path="/reckon" element={<Reckoning />} />
+              <Route path="/recipes" element={<Recipes />} />
+              <Route path="/recipes/:id" element={<RecipePage />} />
+              <Route path="/trials" element={<Trials />} />
+              <Route path="/woods" element={<WoodBook />} />
+              <Route path="/measure" element={<Measure />} />
+              <Route path="/harvests" element={<HarvestLog />} />
+              <Route path="/harvests/several" element={<SeveralTrees />} />
+              <Route path="/batches" element={<Batches />} />
+              <Route path="/batches/new" element={<BeginBatch />} />
+              <Route path="/batches/:id" element={<BatchPage />} />
+              <Route path="/batches/:id/labels" element={<BatchLabels />} />
+              <Route path="/jars/:id" element={<BatchPage unit />} />
+              <Route path="/recalls" element={<Recalls />} />
+              <Route path="/terms" element={<Terms />} />
+              <Route path="/running" element={<Running />} />
+              <Route path="/people" element={<People />} />
+              <Route path="/people/devices" element={<Devices />} />
+              <Route path="/trees" element={<Trees />} />
+              <Route path="/trees/:id" element={<Tree />} />
+              <Route path="/tags" element={<Tags />} />
+              <Route path="/exchange" element={<Exchange />} />
+              <Route path="/decisions/:id" element={<Decision />} />
+              <Route path="/places" element={<Places />} />
+              <Route path="/places/:id" element={<Place />} />
+              <Route path="*" element={<Nowhere />} />
+            </Routes>
+          </Suspense>
+        </Boundary>
       </main>
     </div>
   );

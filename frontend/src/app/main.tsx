@@ -3,7 +3,8 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { Problem } from "../api/client";
-import { App } from "./app";
+import { sessionQuery } from "../api/queries";
+import { App, ahead } from "./app";
 import "./index.css";
 
 const queries = new QueryClient({
@@ -11,6 +12,9 @@ const queries = new QueryClient({
     queries: { retry: (count, error) => count < 1 && !(error instanceof Problem && error.status >= 400), refetchOnWindowFocus: false },
   },
 });
+
+void queries.prefetchQuery(sessionQuery);
+ahead(window.location.pathname, queries);
 
 const root = document.getElementById("root");
 if (!root) throw new Error("The page has no root.");

@@ -1,5 +1,6 @@
 /** Answers requests out of the server's reach: from what was taken along, and by the rules on this device. */
 import type { Schemas } from "../api/client";
+import { newId } from "../api/id";
 import { answer } from "./rules";
 import { set } from "./state";
 import { type Along, along, db, type Entry, enter, type Taken, together, type Waiting, waitingEntries } from "./store";
@@ -141,9 +142,12 @@ async function examination(taken: Along, asking: Asking, id: string, rest: strin
   return say(200, worded(said.body, taken, next));
 }
 
-/** A score is sent with the moment it was recorded at. */
+/**
+ * A score is sent with the moment it was recorded at: another request than the one that may have been under way, so with another
+ * key. Its own id sees to it that it is one score.
+ */
 function sent(asking: Asking, entry: Entry): Asking {
-  return entry.do === "score" ? { ...asking, body: JSON.stringify({ ...(entry.body as object), at: entry.at }) } : asking;
+  return entry.do === "score" ? { ...asking, body: JSON.stringify({ ...(entry.body as object), at: entry.at }), key: newId() } : asking;
 }
 
 /** On what an answer of this device rests. */

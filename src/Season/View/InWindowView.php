@@ -15,6 +15,7 @@ final readonly class InWindowView
      * @param string $partLabel  name of the part
      * @param string $window     window of the year, in words
      * @param int    $daysLeft   days until its window shuts, 0 on the last
+     * @param list<string> $trees  tags of our own held to be of that kind, a few
      */
     public function __construct(
         public string $taxon,
@@ -24,6 +25,7 @@ final readonly class InWindowView
         public string $partLabel,
         public string $window,
         public int $daysLeft,
+        public array $trees,
     ) {
     }
 }

@@ -13,7 +13,8 @@ final readonly class DescribedView
      * @param string               $character id of the character
      * @param string               $label     name of the character
      * @param list<StateShareView> $states    most frequent first; none for numbers
-     * @param string|null          $range     with its unit; null for states
+     * @param string|null          $range     in the flora’s own unit, as it is drawn by; null for states
+     * @param string|null          $reading   the same in the reader’s units
      */
     public function __construct(
         public string $character,
@@ -21,6 +22,7 @@ final readonly class DescribedView
         public string $label,
         public array $states,
         public ?string $range,
+        public ?string $reading,
     ) {
     }
 }

@@ -60,9 +60,8 @@ final class FloraSearchTest extends TestCase
 
     public function testOfThoseThatBearANameTheDangerousStandFirst(): void
     {
-        foreach (
-            ['eastern-north-america' => ['elder', 'sumac', 'cedar'], 'central-european-hills' => ['cherry']] as $flora => $names
-        ) {
+        $borne = ['eastern-north-america' => ['elder', 'sumac', 'cedar'], 'central-european-hills' => ['cherry']];
+        foreach ($borne as $flora => $names) {
             foreach ($names as $name) {
                 $ranks = array_map(
                     static fn (Found $f): int => $f->taxon->severity()->rank(),

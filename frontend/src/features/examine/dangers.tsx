@@ -15,6 +15,7 @@ const MOST_SHOWN = 5;
 export function Dangers() {
   const { e, table } = useBench();
   const [allOpen, setAllOpen] = useState(false);
+  const [excludedOpen, setExcludedOpen] = useState(false);
   const { dangers: open, excluded } = e.assessment;
   const shown = allOpen || table.pane === "dangers" ? open : open.slice(0, MOST_SHOWN);
   return (
@@ -45,13 +46,15 @@ export function Dangers() {
         <p className="mt-1 text-sm font-semibold text-leaf">All {excluded.length} dangerous kinds of this flora are excluded.</p>
       )}
       {!e.namesCovered && excluded.length > 0 && (
-        <details className="mt-1 text-sm text-faded">
+        <details className="mt-1 text-sm text-faded" onToggle={(event) => setExcludedOpen(event.currentTarget.open)}>
           <summary className="min-h-8 py-1 max-wide:min-h-11 max-wide:py-2.5">Excluded: {excluded.length}, and by what</summary>
-          <ul>
-            {excluded.map((d) => (
-              <Excluded key={d.taxon} excluded={d} />
-            ))}
-          </ul>
+          {excludedOpen && (
+            <ul>
+              {excluded.map((d) => (
+                <Excluded key={d.taxon} excluded={d} />
+              ))}
+            </ul>
+          )}
         </details>
       )}
     </section>

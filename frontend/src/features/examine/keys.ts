@@ -58,6 +58,16 @@ export const KEYS: readonly Key[] = [
   { keys: ["]", "["], shown: "]  [", what: "next, previous station", press: (b, key) => nextStation(b, key === "]" ? 1 : -1) },
   { keys: ["n"], shown: "n", what: "go to the next look", press: (b) => done(b.suggested && b.lookAt(b.suggested.character)) },
   { keys: ["p"], shown: "p", what: "the nine points of the gate", press: (b) => done(b.move({ do: "ask", dialog: "points" })) },
+  { keys: ["r"], shown: "r", what: "round the tree, one question at a time", scores: true, press: (b) => done(b.move({ do: "round", all: false })) },
+  {
+    keys: ["c"],
+    shown: "c",
+    what: "ask for a part, or for another",
+    scores: true,
+    press: (b) => !b.e.hopeCovered && done(b.move({ do: "ask", dialog: "claim" })),
+  },
+  { keys: ["S"], shown: "Shift s", what: "sign", scores: true, press: (b) => b.standing.length > 0 && done(b.move({ do: "ask", dialog: "sign" })) },
+  { keys: ["H"], shown: "Shift h", what: "log a harvest", press: (b) => b.e.signed && b.cleared && done(b.move({ do: "ask", dialog: "harvest" })) },
   { keys: ["?"], shown: "?", what: "this sheet", press: (b) => done(b.move({ do: "ask", dialog: "keys" })) },
 ];
 

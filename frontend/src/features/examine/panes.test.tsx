@@ -86,6 +86,10 @@ describe("the dangers", () => {
       contradictions: ["pith"],
       lines,
     }));
+    expect(document.querySelector("[data-excluded]")).toBeNull();
+    const list = screen.getByText("Excluded: 1, and by what").closest("details") as HTMLDetailsElement;
+    list.open = true;
+    fireEvent(list, new Event("toggle"));
     expect(asked).toHaveLength(0);
     const details = document.querySelector("[data-excluded] details") as HTMLDetailsElement;
     details.open = true;

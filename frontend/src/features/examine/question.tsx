@@ -1,11 +1,11 @@
-import { useId, useState } from "react";
+import { memo, useId, useState } from "react";
 import type { Character, Schemas, Score } from "../../api/client";
 import { Tile } from "../../plates/tile";
 import { Button, Dialog } from "../../ui/controls";
 import { capital } from "../../words/text";
 import { shownNumber, shownUnit } from "../../words/units";
 import { States } from "../terms/character";
-import { useBench } from "./bench";
+import { type Bench, useBench } from "./bench";
 import { ScorePictures } from "./evidence-pictures";
 import { Scoring } from "./scoring";
 
@@ -29,33 +29,20 @@ export function Question({ character }: { character: Character }) {
   const heading = useId();
   const active = table.active === character.id;
   const wanted = required.get(character.id);
-  const badge = wanted && BADGE[wanted.status];
   const standing = e.scores.filter((s) => s.character === character.id && !s.takenBack);
   const needs = [REACH[character.reach], INSTRUMENT[character.instrument]].filter(Boolean).join(", ");
   return (
     <section aria-labelledby={heading} data-character={character.id} className={`rule-b scroll-mt-24 ${active ? "bg-sheet" : ""}`}>
-      <h3 id={heading}>
-        <button
-          type="button"
-          onClick={() => move({ do: "open", character: active ? null : character.id })}
-          aria-expanded={active}
-          className="flex min-h-11 w-full items-center gap-2 px-3 py-1.5 text-left font-normal hover:bg-pressed"
-        >
-          <span aria-hidden="true" className="w-3 text-faded">
-            {active ? "–" : "+"}
-          </span>
-          <span className="min-w-0 flex-1">
-            <strong className="font-bold">{character.label}</strong>
-            {badge && <span className={`ml-2 border px-1 text-xs font-semibold ${badge.look}`}>{badge.word}</span>}
-            {suggested?.character === character.id && <span className="ml-2 border border-ink px-1 text-xs font-semibold">look next</span>}
-          </span>
-          <span className="flex items-center gap-2 text-sm">
-            {standing.map((s) => (
-              <Seen key={s.id} score={s} character={character} units={units} />
-            ))}
-          </span>
-        </button>
-      </h3>
+      <Head
+        id={heading}
+        character={character}
+        active={active}
+        status={wanted?.status}
+        next={suggested?.character === character.id}
+        standing={standing}
+        units={units}
+        move={move}
+      />
       {active && (
         <div className="px-3 pb-3 wide:pl-8">
           <p>
@@ -88,6 +75,56 @@ export function Question({ character }: { character: Character }) {
     </section>
   );
 }
+
+type HeadProps = {
+  id: string;
+  character: Character;
+  active: boolean;
+  status: Schemas["PointStatus"] | undefined;
+  next: boolean;
+  standing: Score[];
+  units: string;
+  move: Bench["move"];
+};
+
+/** The line of a question; of the many that are closed only those are drawn anew of which something has changed. */
+const Head = memo(
+  ({ id, character, active, status, next, standing, units, move }: HeadProps) => {
+    const badge = status && BADGE[status];
+    return (
+      <h3 id={id}>
+        <button
+          type="button"
+          onClick={() => move({ do: "open", character: active ? null : character.id })}
+          aria-expanded={active}
+          className="flex min-h-11 w-full items-center gap-2 px-3 py-1.5 text-left font-normal hover:bg-pressed"
+        >
+          <span aria-hidden="true" className="w-3 text-faded">
+            {active ? "–" : "+"}
+          </span>
+          <span className="min-w-0 flex-1">
+            <strong className="font-bold">{character.label}</strong>
+            {badge && <span className={`ml-2 border px-1 text-xs font-semibold ${badge.look}`}>{badge.word}</span>}
+            {next && <span className="ml-2 border border-ink px-1 text-xs font-semibold">look next</span>}
+          </span>
+          <span className="flex items-center gap-2 text-sm">
+            {standing.map((s) => (
+              <Seen key={s.id} score={s} character={character} units={units} />
+            ))}
+          </span>
+        </button>
+      </h3>
+    );
+  },
+  (a, b) =>
+    a.character === b.character &&
+    a.active === b.active &&
+    a.status === b.status &&
+    a.next === b.next &&
+    a.units === b.units &&
+    a.standing.length === b.standing.length &&
+    a.standing.every((s, i) => s.id === b.standing[i]?.id),
+);
 
 /** What the words mean, over the examination: nothing drafted is lost. */
 function Defined({ character }: { character: Character }) {

@@ -1,4 +1,4 @@
-import { Problem, type Schemas } from "../../api/client";
+import { ask, Problem, type Schemas } from "../../api/client";
 
 export type Of = { tree: string } | { score: string } | { examination: string } | { harvest: string } | { batch: string } | { permission: string };
 
@@ -7,11 +7,13 @@ export async function addPicture(of: Of, file: Blob, caption: string, takenOn: s
   const query = new URLSearchParams({ ...of, ...(caption && { caption }), ...(takenOn && { takenOn }) });
   let response: Response;
   try {
-    response = await fetch(`/api/pictures?${query}`, {
-      method: "POST",
-      body: file,
-      headers: { "X-CSRF-Token": "csrf-token", Accept: "application/json", "Content-Type": file.type || "application/octet-stream" },
-    });
+    response = await ask(
+      new Request(new URL(`/api/pictures?${query}`, window.location.origin), {
+        method: "POST",
+        body: file,
+        headers: { "X-CSRF-Token": "csrf-token", Accept: "application/json", "Content-Type": file.type || "application/octet-stream" },
+      }),
+    );
   } catch {
     throw new Problem(0, "The server cannot be reached. The picture is not stored yet; try again.", {});
   }

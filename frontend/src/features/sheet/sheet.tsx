@@ -20,6 +20,7 @@ const PAGE: Record<Format, string> = { a5: "size: A5 portrait; margin: 8mm", a6:
 export default function SheetPage() {
   const [params, setParams] = useSearchParams();
   const user = useSession().data?.user;
+  const units = user?.units ?? "metric";
   const [taxon, part, site] = ["taxon", "part", "site"].map((name) => params.get(name) ?? "") as [string, string, string];
   const name = params.get("flora") ?? user?.flora ?? "";
   const route = (params.get("route") ?? "branch-first") as RouteId;
@@ -108,9 +109,9 @@ export default function SheetPage() {
         data-sheet
       >
         {wanted && species.data ? (
-          <Wanted flora={flora.data} taxon={species.data} part={wanted} sheet={sheet.data} rows={rows} />
+          <Wanted flora={flora.data} taxon={species.data} part={wanted} sheet={sheet.data} rows={rows} units={units} />
         ) : (
-          <Survey sheet={sheet.data} rows={rows} route={route} />
+          <Survey sheet={sheet.data} rows={rows} route={route} units={units} />
         )}
         <footer className="mt-[3mm] flex break-inside-avoid items-end justify-between gap-[3mm] border-t border-black pt-[2mm]">
           <span className="text-[7pt]">
@@ -147,8 +148,15 @@ function Head() {
   );
 }
 
-function Wanted(p: { flora: Flora; taxon: Schemas["TaxonView"]; part: Schemas["PartView"]; sheet: Schemas["FieldSheetView"]; rows: Row[] }) {
-  const { taxon, part, sheet, rows } = p;
+function Wanted(p: {
+  flora: Flora;
+  taxon: Schemas["TaxonView"];
+  part: Schemas["PartView"];
+  sheet: Schemas["FieldSheetView"];
+  rows: Row[];
+  units: string;
+}) {
+  const { taxon, part, sheet, rows, units } = p;
   const label = new Map(p.flora.characters.map((c) => [c.id, c.label]));
   const named = sheet.dangers.filter((d) => d.named);
   const others = byLook(sheet.dangers.filter((d) => !d.named));
@@ -165,7 +173,11 @@ function Wanted(p: { flora: Flora; taxon: Schemas["TaxonView"]; part: Schemas["P
       </p>
       <Head />
       <h3 className="mt-[3mm] border-b-2 border-black text-[10pt]">Required, each sure and on the tree. One box a sample: first ○, second □</h3>
-      {rows.filter((r) => r.required).map(RowLine)}
+      {rows
+        .filter((r) => r.required)
+        .map((r) => (
+          <RowLine key={r.character.id} row={r} units={units} />
+        ))}
       <h3 className="mt-[3mm] border-b-2 border-black text-[10pt]">Stop: take nothing if</h3>
       <ul className="ml-[4mm] list-disc">
         <li>one required look is missing, unsure, or otherwise;</li>
@@ -196,7 +208,11 @@ function Wanted(p: { flora: Flora; taxon: Schemas["TaxonView"]; part: Schemas["P
         </p>
       ))}
       {rows.some((r) => !r.required) && <h3 className="mt-[3mm] border-b-2 border-black text-[10pt]">Looks that exclude what else harms</h3>}
-      {rows.filter((r) => !r.required).map(RowLine)}
+      {rows
+        .filter((r) => !r.required)
+        .map((r) => (
+          <RowLine key={r.character.id} row={r} units={units} />
+        ))}
       <ul className="mt-[1mm]">
         {others.map(({ look, dangers }) => (
           <li key={look ?? "none"} className="break-inside-avoid py-[0.4mm]">
@@ -209,7 +225,7 @@ function Wanted(p: { flora: Flora; taxon: Schemas["TaxonView"]; part: Schemas["P
   );
 }
 
-function Survey({ sheet, rows, route }: { sheet: Schemas["FieldSheetView"]; rows: Row[]; route: RouteId }) {
+function Survey({ sheet, rows, route, units }: { sheet: Schemas["FieldSheetView"]; rows: Row[]; route: RouteId; units: string }) {
   return (
     <>
       <h2 className="text-[14pt] leading-tight">A tree nobody knows</h2>
@@ -222,7 +238,9 @@ function Survey({ sheet, rows, route }: { sheet: Schemas["FieldSheetView"]; rows
       {stationsOf(rows).map(({ organ, rows: here }) => (
         <section key={organ}>
           <h3 className="mt-[3mm] border-b-2 border-black text-[10pt]">{STATION[organ].name}</h3>
-          {here.map(RowLine)}
+          {here.map((r) => (
+            <RowLine key={r.character.id} row={r} units={units} />
+          ))}
         </section>
       ))}
     </>
@@ -230,11 +248,11 @@ function Survey({ sheet, rows, route }: { sheet: Schemas["FieldSheetView"]; rows
 }
 
 /** The numbers are those that are typed when the sheet is entered; what is wanted is drawn. */
-function RowLine(row: Row) {
+function RowLine({ row, units }: { row: Row; units: string }) {
   const { character: c, samples, wanted, range, required } = row;
   const few = required ? c.states.filter((s) => wanted.includes(s.id)) : [];
   return (
-    <div key={c.id} className="break-inside-avoid border-b border-black/40 py-[1mm]" data-row={c.id}>
+    <div className="break-inside-avoid border-b border-black/40 py-[1mm]" data-row={c.id}>
       <div className="flex justify-between gap-[2mm]">
         <span>
           <strong>{capital(c.label)}.</strong> {c.question}
@@ -246,7 +264,7 @@ function RowLine(row: Row) {
       {c.states.length === 0 ? (
         <p>
           {range ? `Wanted: ${range}. ` : ""}
-          {Array.from({ length: Math.max(3, samples) }, () => "______").join("  ")} {shownUnit(c, "metric")}
+          {Array.from({ length: Math.max(3, samples) }, () => "______").join("  ")} {shownUnit(c, units)}
         </p>
       ) : (
         <p className="flex flex-wrap items-center gap-x-[3mm]">

@@ -414,7 +414,7 @@ function Described({ t }: { t: Schemas["TaxonView"] }) {
             <div key={d.character} className="rule-b grid grid-cols-[8rem_1fr] gap-2 py-0.5">
               <dt className="text-faded">{d.label}</dt>
               <dd>
-                {d.range ??
+                {d.reading ??
                   d.states.map((s) => (figures && d.states.length > 1 ? `${s.label} ${percent(s.share)}` : `${often(s.share)}${s.label}`)).join(", ")}
               </dd>
             </div>

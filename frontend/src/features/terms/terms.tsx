@@ -38,7 +38,7 @@ export default function Terms() {
         <ul className="mt-3 grid gap-x-6 wide:grid-cols-2">
           {found.map((t) => (
             <li key={t.term} id={t.term} className="rule-b flex items-center gap-3 py-1.5">
-              <Glyph name={t.drawing} size={44} className="shrink-0" />
+              {t.drawing && <Glyph name={t.drawing} size={44} className="shrink-0" />}
               <span>
                 <strong className="block">{capital(t.term)}</strong>
                 <span className="text-sm">{t.definition}</span>

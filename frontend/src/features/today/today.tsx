@@ -161,6 +161,7 @@ export default function Today() {
                     <strong>{capital(w.commonName)}</strong>, {w.partLabel}
                   </span>
                   <Name>{w.name}</Name>
+                  <span className="text-sm text-faded">{w.trees.length > 0 ? w.trees.join(", ") : "no tree of ours"}</span>
                 </Link>
                 <span className="figures self-center text-right text-sm text-faded">
                   {w.daysLeft === 0 ? "last day" : w.daysLeft === 1 ? "one day left" : `${w.daysLeft} days left`}
