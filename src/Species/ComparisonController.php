@@ -14,6 +14,7 @@ use App\Species\View\NeverView;
 use App\Species\View\PartingView;
 use App\Species\View\SideView;
 use App\Species\View\StateShareView;
+use App\Trees\SiteRepository;
 use App\Web\ApiController;
 use App\Web\Refused;
 use Hylognosis\Flora\StatedNever;
@@ -36,8 +37,11 @@ final class ComparisonController extends ApiController
     /** What fewer trees of a taxon show is not what it is told by. */
     private const WORTH_SAYING = 0.04;
 
-    public function __construct(private readonly FloraLibrary $library, private readonly SpeciesPage $page)
-    {
+    public function __construct(
+        private readonly FloraLibrary $library,
+        private readonly SpeciesPage $page,
+        private readonly SiteRepository $sites,
+    ) {
     }
 
     /** What exactly parts two to four taxa. */
@@ -60,12 +64,16 @@ final class ComparisonController extends ApiController
         if (!\in_array($name, $this->library->names(), true)) {
             throw Refused::missing(\sprintf('There is no flora "%s".', $name));
         }
+        $site =
+            '' === $asked->site
+                ? null
+                : $this->sites->find($asked->site) ?? throw Refused::missing('There is no such place.');
         $compiled = $this->library->compiled($name, $asked->stage);
         try {
             $comparison = Comparison::of(
                 $compiled,
                 explode(',', $asked->taxa),
-                Phenology::at($compiled->flora, $compiled->flora->reference),
+                Phenology::at($compiled->flora, $site?->place() ?? $compiled->flora->reference),
             );
         } catch (UnknownEntry $e) {
             throw Refused::missing($e->getMessage());

@@ -101,7 +101,7 @@ final class BordersTest
         'Hazards' => ['Library'],
         'Reckoning' => ['Account', 'Clock', 'Trees', 'Weather', 'Web'],
         'Recipes' => ['Account', 'Clock', 'Library', 'Storage', 'Web'],
-        'Species' => ['Account', 'Clock', 'Harvest', 'Library', 'Storage', 'Web'],
+        'Species' => ['Account', 'Clock', 'Harvest', 'Library', 'Storage', 'Trees', 'Web'],
         'Demo' => [
             'Account',
             'Batches',

@@ -78,10 +78,13 @@ final class ViewsTest extends BrowserTestCase
         // at dusk nothing but the colours is another
         $this->browser->executeScript('document.documentElement.dataset.theme = "dusk"');
         self::assertSame([], $this->axe(['color-contrast']), 'dusk');
-        foreach ([[390, 844], [360, 780]] as [$width, $height]) {
+        foreach ([[820, 1180], [390, 844], [360, 780]] as [$width, $height]) {
             $this->resize($width, $height);
             self::assertSame([], $this->wider(), 'nothing reaches beyond a small screen');
         }
+        $this->resize(820, 1180);
+        $this->browser->executeScript('document.documentElement.style.fontSize = "200%"');
+        self::assertSame([], $this->wider(), 'nor with letters twice as large');
         self::assertSame([], $this->consoleErrors());
     }
 

@@ -94,10 +94,11 @@ export const taxonQuery = (id: string, flora?: string) =>
     queryFn: () => unwrap(client.GET("/api/flora/taxa/{id}", { params: { path: { id }, query: flora ? { flora } : {} } })),
   });
 /** What parts kinds laid side by side. */
-export const comparisonQuery = (taxa: string[], flora: string, stage: Schemas["LifeStage"]) =>
+export const comparisonQuery = (taxa: string[], flora: string, stage: Schemas["LifeStage"], site = "") =>
   queryOptions({
-    queryKey: ["comparison", taxa.join(), flora, stage],
-    queryFn: () => unwrap(client.GET("/api/flora/compare", { params: { query: { taxa: taxa.join(), stage, ...(flora && { flora }) } } })),
+    queryKey: ["comparison", taxa.join(), flora, stage, site],
+    queryFn: () =>
+      unwrap(client.GET("/api/flora/compare", { params: { query: { taxa: taxa.join(), stage, ...(flora && { flora }), ...(site && { site }) } } })),
   });
 export const examinationQuery = (id: string) =>
   queryOptions({

@@ -2529,6 +2529,11 @@ export interface components {
              * @default mature
              */
             stage?: components["schemas"]["LifeStage"];
+            /**
+             * @description id of the place whose months are asked for; empty: the reference place of the flora
+             * @default
+             */
+            site?: string;
         };
         /** @enum {string} */
         Dates: "day" | "month" | "iso";
@@ -7495,6 +7500,8 @@ export interface operations {
                 flora?: string;
                 /** @description how old the trees are */
                 stage?: components["schemas"]["LifeStage"];
+                /** @description id of the place whose months are asked for; empty: the reference place of the flora */
+                site?: string;
             };
             header?: never;
             path?: never;

@@ -14,6 +14,7 @@ final readonly class ComparisonQuery
      * @param string    $taxa  two to four ids, with commas between
      * @param string    $flora its name; empty: the one this person works with
      * @param LifeStage $stage how old the trees are
+     * @param string    $site  id of the place whose months are asked for; empty: the reference place of the flora
      */
     public function __construct(
         #[Assert\Regex(
@@ -23,6 +24,7 @@ final readonly class ComparisonQuery
         public string $taxa,
         #[Assert\Regex('/^[a-z0-9-]{0,64}$/D')] public string $flora = '',
         public LifeStage $stage = LifeStage::Mature,
+        #[Assert\AtLeastOneOf([new Assert\Blank(), new Assert\Uuid()])] public string $site = '',
     ) {
     }
 }

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useId, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Schemas } from "../../api/client";
-import { comparisonQuery, floraQuery, taxonQuery, useSession } from "../../api/queries";
+import { comparisonQuery, floraQuery, sitesQuery, taxonQuery, useSession } from "../../api/queries";
 import { organs } from "../../plates/plate";
 import { type Mark, Scene, scaleOf } from "../../plates/scene";
 import { Tile } from "../../plates/tile";
@@ -33,9 +33,11 @@ export default function Compare() {
   const flora = query.get("flora") ?? "";
   const stage = STAGES.find((s) => s.value === query.get("stage"))?.value ?? "mature";
   const all = query.get("months") === "all";
+  const site = query.get("site") ?? "";
+  const sites = useQuery(sitesQuery);
   const known = useQuery(floraQuery(flora || undefined));
   const enough = named.length >= 2;
-  const asked = useQuery({ ...comparisonQuery(named, flora, stage), enabled: enough });
+  const asked = useQuery({ ...comparisonQuery(named, flora, stage, site), enabled: enough });
   const today = useSession().data?.today;
   const month = Number((today ?? "").slice(5, 7)) || new Date().getMonth() + 1;
   const set = (changes: Record<string, string>) =>
@@ -57,7 +59,7 @@ export default function Compare() {
           Only what parts them, the most telling look first. This tells kinds apart; whether a tree may be taken from, the gate alone says.
         </p>
       </header>
-      <div className="grid items-end gap-3 py-3 wide:grid-cols-[1fr_auto_auto] print:hidden">
+      <div className="grid items-end gap-3 py-3 wide:grid-cols-[1fr_auto_13rem_auto] print:hidden">
         <AddKind taxa={known.data?.taxa ?? []} named={named} onAdd={(id) => set({ taxa: [...named, id].join() })} />
         <Choice
           label="What can be seen"
@@ -68,6 +70,16 @@ export default function Compare() {
           ]}
           onChange={(months) => set({ months })}
         />
+        <Field label="Months at">
+          <select className={fieldClass} value={site} onChange={(e) => set({ site: e.target.value })}>
+            <option value="">the reference place</option>
+            {sites.data?.map((s) => (
+              <option key={s.id} value={s.id}>
+                {s.name}
+              </option>
+            ))}
+          </select>
+        </Field>
         <Choice label="The trees are" value={stage} options={STAGES} onChange={(s) => set({ stage: s })} />
       </div>
       {known.isError && <Trouble error={known.error} retry={() => void known.refetch()} />}
