@@ -30,7 +30,7 @@ final class FieldDesk
 {
     /** @var array<string, Flora> by hash */
     private array $floras = [];
-    /** @var array<string, array<string, CompiledTables>> hash → life stage → what takes long of it */
+    /** @var array<string, array<string, string>> hash → life stage → what takes long of it, packed */
     private array $tables = [];
     /** @var array<string, CompiledFlora> */
     private array $compiled = [];
@@ -53,7 +53,7 @@ final class FieldDesk
         $this->floras[$hash] = $what['flora'];
         $this->tables[$hash] = [];
         foreach ($what['tables'] as $stage => $tables) {
-            if ($tables instanceof CompiledTables) {
+            if (\is_string($tables)) {
                 $this->tables[$hash][(string) $stage] = $tables;
             }
         }
@@ -220,12 +220,15 @@ final class FieldDesk
     private function compiler(string $hash): \Closure
     {
         return function (LifeStage $stage) use ($hash): CompiledFlora {
-            $tables = $this->tables[$hash][$stage->value] ?? null;
+            if (isset($this->compiled[$hash.$stage->value])) {
+                return $this->compiled[$hash.$stage->value];
+            }
+            $tables = unserialize($this->tables[$hash][$stage->value] ?? 'N;');
 
-            return $this->compiled[$hash.$stage->value] ??=
-                null === $tables
-                    ? CompiledFlora::of($this->floras[$hash], $stage)
-                    : CompiledFlora::with($this->floras[$hash], $stage, $tables);
+            return $this->compiled[$hash.$stage->value] =
+                $tables instanceof CompiledTables
+                    ? CompiledFlora::with($this->floras[$hash], $stage, $tables)
+                    : CompiledFlora::of($this->floras[$hash], $stage);
         };
     }
 }

@@ -35,6 +35,14 @@ final class PaperTest extends BrowserTestCase
             self::assertStringContainsString($danger, $text, 'none that harms is missing');
         }
         $this->press('A5 folded to A6');
+        $this->browser
+            ->wait(10, 40)
+            ->until(
+                fn (): bool => true ===
+                    $this->browser->executeScript(
+                        'return [...document.querySelectorAll("style")].some(e => e.textContent.includes("landscape"))',
+                    ),
+            );
         [, $pages, $size] = $this->printed();
         self::assertSame([595, 420], $size, 'A5 lying, to be folded');
         self::assertLessThanOrEqual(2, $pages);

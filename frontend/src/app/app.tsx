@@ -118,10 +118,9 @@ export function App() {
     const called = CALLED[word] ?? word.charAt(0).toUpperCase() + word.slice(1);
     document.title = `${called} · Hylognosis`;
   }, [pathname]);
-  const known = session.data ? Boolean(session.data.user) : null;
+  const known = session.data?.user?.id;
   useEffect(() => {
-    if (known === true) localStorage.setItem("was-in", "yes");
-    if (known === false) localStorage.removeItem("was-in");
+    if (known) localStorage.setItem("was-in", known);
   }, [known]);
   if (session.isPending) return <Loading what="the school" />;
   if (session.isError) return <Trouble error={session.error} retry={() => void session.refetch()} />;

@@ -24,6 +24,8 @@ export function schoolTime(taken: Pick<Along, "at" | "clock">, device = Date.now
 export async function desk(asking: Asking): Promise<Response> {
   const taken = await along();
   if (!taken) throw new TypeError("Nothing was taken along.");
+  // nobody goes on under the name of another, who took it along on this device
+  if (localStorage.getItem("was-in") !== taken.person) throw new TypeError("It was taken along by somebody else.");
   const { method, url } = asking;
   const path = url.pathname;
   const ofExamination = /^\/api\/examinations\/([0-9a-f-]{36})(\/.*)?$/.exec(path);

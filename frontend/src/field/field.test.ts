@@ -1,11 +1,11 @@
 // @vitest-environment jsdom
 import "fake-indexeddb/auto";
 import { beforeEach, expect, test, vi } from "vitest";
-import { keyOf, schoolTime } from "./desk";
+import { desk, keyOf, schoolTime } from "./desk";
 import { goneOn } from "./fetch";
 import { follow } from "./follow";
 import { now } from "./state";
-import { db, enter, keep, putDown, type Taken, type Waiting, waitingEntries } from "./store";
+import { db, enter, isTaken, keep, putDown, putDownUnlessWaiting, type Taken, type Waiting, waitingEntries } from "./store";
 
 const AT = "2027-06-14T23:30:00+02:00";
 const taken = { view: { id: "e", specimen: { tag: "M-01" }, scores: [], conditions: {} }, recorded: {}, conditionsOn: {}, told: {}, entries: [] };
@@ -106,12 +106,31 @@ test("an entry and what carries it are kept together or not at all", async () =>
   expect(await waitingEntries()).toHaveLength(3);
 });
 
+test("at sign-out it is put down, but not over what waits to be handed in", async () => {
+  expect(await putDownUnlessWaiting()).toBe(false);
+  expect(await waitingEntries()).toHaveLength(3);
+  await follow();
+  expect(await putDownUnlessWaiting()).toBe(true);
+  expect([isTaken(), await (await db()).count("examinations"), await (await db()).count("along")]).toEqual([false, 0, 0]);
+});
+
 test("the school's time goes on from its last word, in its own offset, and never back", () => {
   const at = { at: AT, clock: 1_000_000 };
   expect(schoolTime(at, 1_000_000)).toBe(AT);
   expect(schoolTime(at, 1_000_000 + 45 * 60_000)).toBe("2027-06-15T00:15:00+02:00");
   expect(schoolTime(at, 0)).toBe(AT);
   expect(schoolTime({ at: "2027-01-05T08:00:00-05:30", clock: 0 }, 60_000)).toBe("2027-01-05T08:01:00-05:30");
+});
+
+test("nobody goes on under the name of another", async () => {
+  const asking = { method: "GET", url: new URL("/api/session", "http://localhost"), body: null, type: "", key: "k" };
+  for (const who of ["jonas", null]) {
+    if (who) localStorage.setItem("was-in", who);
+    else localStorage.removeItem("was-in");
+    await expect(desk(asking)).rejects.toThrow("somebody else");
+  }
+  localStorage.setItem("was-in", "marta");
+  await expect(desk(asking)).rejects.toThrow("not taken along");
 });
 
 test("an answer is found again however its address was put together", () => {

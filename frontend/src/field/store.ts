@@ -146,3 +146,10 @@ export async function putDown() {
   await Promise.all([...names.map((name) => tx.objectStore(name).clear()), tx.done]);
   localStorage.removeItem(FLAG);
 }
+
+/** At sign-out. Whether it was put down. */
+export async function putDownUnlessWaiting(): Promise<boolean> {
+  if (!isTaken() || (await waitingEntries()).length > 0) return false;
+  await putDown();
+  return true;
+}

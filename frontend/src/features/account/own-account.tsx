@@ -20,6 +20,10 @@ export function OwnAccount() {
     mutationFn: async (everywhere: boolean): Promise<void> => {
       if (everywhere) await unwrap(client.POST("/api/sessions/end"));
       else await client.POST("/api/logout" as never, {} as never).catch(() => undefined);
+      // what was taken along is not left to the next person; what waits to be handed in stays until its own is back
+      localStorage.removeItem("was-in");
+      const { putDownUnlessWaiting } = await import("../../field/store");
+      await putDownUnlessWaiting();
     },
     onSuccess: () => window.location.assign("/"),
   });
