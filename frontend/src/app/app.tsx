@@ -1,7 +1,7 @@
 import type { QueryClient } from "@tanstack/react-query";
 import { lazy, Suspense, useEffect } from "react";
 import { Link, NavLink, Route, Routes, useLocation } from "react-router";
-import { examinationQuery, todayQuery, useSession } from "../api/queries";
+import { examinationQuery, sessionQuery, todayQuery, useSession } from "../api/queries";
 import { BeginSchool } from "../features/account/begin-school";
 import { Person } from "../features/account/person";
 import { SignIn } from "../features/account/signin";
@@ -53,17 +53,16 @@ const SheetPage = lazy(() => import("../features/sheet/sheet"));
 const EnterSheet = lazy(() => import("../features/sheet/enter"));
 const SpeciesPage = lazy(() => import("../features/species/page"));
 
-/**
- * The page asked for, and what it asks first, are fetched beside the session and not after it; the answers only where somebody
- * was signed in on this device.
- */
+/** The page asked for is fetched beside the session, and what it asks first as soon as somebody is known to be signed in. */
 export function ahead(path: string, queries: QueryClient) {
   const id = /^\/examine\/([0-9a-f-]{36})$/.exec(path)?.[1];
   if (path === "/") void today();
   else if (id) void examine();
-  if (localStorage.getItem("was-in") === null) return;
-  if (path === "/") void queries.prefetchQuery(todayQuery);
-  else if (id) void queries.prefetchQuery(examinationQuery(id));
+  void queries.prefetchQuery(sessionQuery).then(() => {
+    if (!queries.getQueryData(sessionQuery.queryKey)?.user) return;
+    if (path === "/") void queries.prefetchQuery(todayQuery);
+    else if (id) void queries.prefetchQuery(examinationQuery(id));
+  });
 }
 
 const PLACES = [

@@ -3,7 +3,6 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { Problem } from "../api/client";
-import { sessionQuery } from "../api/queries";
 import { App, ahead } from "./app";
 import "./index.css";
 
@@ -13,7 +12,6 @@ const queries = new QueryClient({
   },
 });
 
-void queries.prefetchQuery(sessionQuery);
 ahead(window.location.pathname, queries);
 
 const root = document.getElementById("root");
