@@ -78,6 +78,8 @@ final class PaperTest extends BrowserTestCase
                 $keys(implode(' ', $score[0]));
             } else {
                 $keys($this->numberOf($line->getText(), (string) $line->getAttribute('data-row'), $score[0]));
+                $keys(WebDriverKeys::TAB);
+                $keys((string) ($score[1] ?? 1));
             }
             $keys(WebDriverKeys::ENTER);
         }

@@ -33,7 +33,7 @@ export default function EnterSheet() {
     <div className="mx-auto max-w-6xl px-4 py-5 wide:px-6">
       <PageHead
         title={wanted && species.data ? `The sheet of ${species.data.commonNames[0]}, ${wanted.label}` : "The sheet of a tree nobody knows"}
-        lead="In the order of the paper. Type the number that was ringed, Enter for the next line. “2 or 3” where it could not be told, “1 3” where both were seen, ? for likely, ?? for unsure, x for what could not be seen; a line left empty was not looked at."
+        lead="In the order of the paper. Type the number that was ringed, then Tab and how many boxes were ticked, Enter for the next line. “2 or 3” where it could not be told, “1 3” where both were seen, ? for likely, ?? for unsure, x for what could not be seen; a line left empty was not looked at."
       />
       {session?.user?.flora !== name && (
         <p className="mt-2 border-l-4 border-ochre pl-3">This sheet is of another flora than the one you work with. Choose that flora first.</p>
@@ -70,7 +70,7 @@ function Lines({ rows, conditions, wanted, route, today, units, blocked }: Lines
   const [ids] = useState(() => ({ examination: newId(), score: Object.fromEntries(rows.map((r) => [r.character.id, newId()])) }));
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const of = (row: Row): Typed => typed[row.character.id] ?? { seen: "", samples: String(row.samples) };
+  const of = (row: Row): Typed => typed[row.character.id] ?? { seen: "", samples: "1" }; // never what is needed: that is for the ticks on the paper to say
   const set = (row: Row, change: Partial<Typed>) => setTyped({ ...typed, [row.character.id]: { ...of(row), ...change } });
   const scores = rows.map((row) => ({ row, score: scored(row, of(row), ids.score[row.character.id] as string, units) }));
   const wrong = scores.filter((s) => s.score === "wrong");
