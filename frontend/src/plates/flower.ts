@@ -77,6 +77,64 @@ const small = (t: Traits, r: number): Mark[] => [
   disc([0, 0], r * 0.26, tint(t.usual<string>("flower.anthers"), "yellow")),
 ];
 
+/**
+ * Tassels without petals. Those that waited closed through the winter are firm and scaly; on trees of one sex they come
+ * furry before the leaves; those that come with the leaves or after them are loose strings of small knots.
+ */
+function catkins(t: Traits, long: number): Mark[] {
+  const fill = tint(t.usual<string>("flower.colour"), "greenish");
+  const anther = tint(t.usual<string>("flower.anthers"), "yellow");
+  const closed = t.share("flower.winter-catkins", "catkins") >= 0.5;
+  const furry = !closed && t.usual("flower.time") === "before" && t.usual("flower.sexes") === "two-trees";
+  const twig = stroke(pts`${-long * 0.5} ${-long * 0.14}, 0 ${-long * 0.2}, ${long * 0.5} ${-long * 0.2}`, 2.4, false);
+  if (furry && t.usual("flower.anthers") === "yellow") {
+    const half = long * 0.2;
+    const one: Mark[] = [
+      patch(
+        pts`0 0, ${half * 0.8} ${-long * 0.1}, ${half} ${-long * 0.5}, ${half * 0.6} ${-long * 0.9}, 0 ${-long}, ${-half * 0.6} ${-long * 0.9}, ${-half} ${-long * 0.5}, ${-half * 0.8} ${-long * 0.1}`,
+        "#dfe2d6",
+      ),
+    ];
+    for (const f of spread(0.12, 0.94, 8))
+      for (const side of [-1, 1]) {
+        const wide = half * Math.sin(Math.PI * (0.15 + 0.72 * f)) ** 0.5;
+        const tip = going([side * wide * 0.8, -long * f], side * 58, long * 0.13);
+        one.push(stroke([[side * wide * 0.5, -long * f], tip], 0.5, false), disc(tip, long * 0.026, anther));
+      }
+    const stem = stroke(pts`0 ${long * 0.9}, 0 ${-long * 0.9}`, 2.6, false);
+    return [stem, ...placed(one, [long * 0.03, 0], 42), ...placed(one, [-long * 0.03, long * 0.55], -42), ...placed(one, [0, -long * 0.85], 6)];
+  }
+  if (furry) {
+    const half = long * 0.11;
+    const one: Mark[] = [
+      patch(pts`0 0, ${half} ${long * 0.06}, ${half} ${long * 0.86}, 0 ${long}, ${-half} ${long * 0.86}, ${-half} ${long * 0.06}`, "#cfc9bd"),
+    ];
+    for (const [i, f] of spread(0.06, 0.96, 15).entries())
+      for (const side of [-1, 1])
+        one.push(
+          hair(pts`${side * half * 0.8} ${long * f}, ${side * half * 1.7} ${long * (f + 0.045)}`),
+          disc([side * half * (i % 2 ? 0.35 : 0.7), long * f], long * 0.02, anther),
+        );
+    return [twig, ...[-0.2, 0.16].flatMap((x) => placed([stroke(pts`0 ${-long * 0.14}, 0 0`, 1, false), ...one], [x * long, -long * 0.04], x * -12))];
+  }
+  if (closed) {
+    const half = long * 0.075;
+    const one: Mark[] = [
+      stroke(pts`0 ${-half * 2}, 0 0`, 1, false),
+      patch(pts`${-half} 0, ${half} 0, ${half * 0.9} ${long * 0.85}, 0 ${long}, ${-half * 0.9} ${long * 0.85}`, fill),
+      ...spread(0.06, 0.92, 12).map((f) => stroke(pts`${-half} ${long * f}, 0 ${long * (f + 0.04)}, ${half} ${long * f}`, 0.5)),
+    ];
+    return [twig, ...[-0.16, 0.16].flatMap((x) => placed(one, [x * long, 0]))];
+  }
+  const one = (bend: number): Mark[] => [
+    stroke(pts`0 0, ${bend * 0.5} ${long * 0.5}, ${bend} ${long}`, 0.9),
+    ...spread(0.12, 1, 9).flatMap((f, i) =>
+      [-1, 1].map((side) => disc([bend * f + side * long * (0.022 + (i % 2) * 0.012), long * f + side * long * 0.012], long * 0.034, fill)),
+    ),
+  ];
+  return [twig, ...[-0.24, 0, 0.22].flatMap((x) => placed(one(x * long * 0.35), [x * long, -long * 0.17]))];
+}
+
 /** A head of flowers: upright from 0, 0, or hanging from it. */
 function head(t: Traits, size: number, flower: number): Mark[] {
   const kind = t.usual<string>("flower.head") ?? "tuft";
@@ -122,23 +180,8 @@ function head(t: Traits, size: number, flower: number): Mark[] {
       }
       return marks;
     }
-    case "catkin": {
-      const long = size;
-      for (const x of [-0.16, 0.16]) {
-        const half = long * 0.075;
-        marks.push(
-          stroke(pts`${x * long} ${-half * 2}, ${x * long} 0`, 1, false),
-          patch(
-            pts`${x * long - half} 0, ${x * long + half} 0, ${x * long + half * 0.9} ${long * 0.85}, ${x * long} ${long}, ${x * long - half * 0.9} ${long * 0.85}`,
-            tint(t.usual<string>("flower.colour"), "greenish"),
-          ),
-        );
-        for (const f of spread(0.06, 0.92, 12))
-          marks.push(stroke(pts`${x * long - half} ${long * f}, ${x * long} ${long * (f + 0.04)}, ${x * long + half} ${long * f}`, 0.5));
-      }
-      marks.unshift(stroke(pts`${-long * 0.4} ${-long * 0.16}, ${long * 0.4} ${-long * 0.2}`, 2.4, false));
-      return marks;
-    }
+    case "catkin":
+      return catkins(t, size);
     case "umbel":
     case "ball": {
       const ball = kind === "ball";

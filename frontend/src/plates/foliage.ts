@@ -118,7 +118,41 @@ function pinnate(t: Traits): Mark[] {
   return marks;
 }
 
+/** The side branches branch once more: those lowest on each have the most, and every end has its own leaflet. */
+function thricePinnate(t: Traits): Mark[] {
+  const length = (t.middle("leaf.length") ?? 4) * CM;
+  const width = Math.min((t.middle("leaf.width") ?? (length / CM) * 0.45) * CM, length * 0.5);
+  const of = bladeOf(t, length, width);
+  const leaflet = drawnBlade(of, t, true).slice(0, 2);
+  const twig = (pairs: number): Mark[] => {
+    const step = width * 1.25;
+    const marks: Mark[] = [stroke(pts`0 0, 0 ${-step * (pairs + 0.4)}`, 0.8, false)];
+    for (let i = 0; i < pairs; i++) for (const side of [-1, 1]) marks.push(...placed(leaflet, [0, -step * (i + 0.7)], side * 58, 1, side < 0));
+    marks.push(...placed(leaflet, [0, -step * (pairs + 0.4)]));
+    return marks;
+  };
+  const branch = (pairs: number): Mark[] => {
+    const step = length * 1.35;
+    const marks: Mark[] = [stroke(pts`0 0, 0 ${-step * pairs}`, 1, false)];
+    for (let i = 0; i < pairs; i++)
+      for (const side of [-1, 1]) marks.push(...placed(twig(i === 0 && pairs > 1 ? 2 : 1), [0, -step * (i + 0.55)], side * 56, 1, side < 0));
+    marks.push(...placed(twig(2), [0, -step * pairs]));
+    return marks;
+  };
+  const reach = length * 5.2;
+  const marks: Mark[] = [stroke(pts`${reach * 0.05} ${reach * 0.5}, 0 0, 0 ${-reach * 1.5}`, 1.6)];
+  for (const [y, pairs] of [
+    [0, 3],
+    [-0.72, 2],
+    [-1.3, 1],
+  ] as const)
+    for (const side of [-1, 1]) marks.push(...placed(branch(pairs), [0, reach * y], side * 60, 1, side < 0));
+  marks.push(...placed(branch(1), [0, -reach * 1.5]));
+  return marks;
+}
+
 function twicePinnate(t: Traits): Mark[] {
+  if (t.usual("leaf.divided") === "thrice") return thricePinnate(t);
   const length = (t.middle("leaf.length") ?? 1) * CM;
   const width = (t.middle("leaf.width") ?? (length / CM) * 0.4) * CM;
   const branches = Math.max(1, Math.min(8, t.count("leaf.branch-pairs") ?? 4));

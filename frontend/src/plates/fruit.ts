@@ -386,6 +386,18 @@ function capsule(t: Traits, size: number): Mark[] {
       ...placed(open, [size * 0.8, size * 0.1]),
     ];
   }
+  if (t.share("fruit.colour", "white") >= 0.2 && t.share("fruit.colour", "brown") >= 0.2) {
+    // its shell falls off in three pieces and leaves white seeds hanging on the stalk
+    const shut: Mark[] = [120, 240, 0].map((a) => disc(going([0, r], a, r * 0.42), r * 0.62, tint("brown")));
+    const open: Mark[] = [90, 210, 330].map((a) => disc(going([0, r], a, r * 0.56), r * 0.5, tint("white")));
+    return [
+      stroke(pts`0 ${-size}, ${-size * 0.75} 0`, 0.9),
+      stroke(pts`0 ${-size}, ${size * 0.75} ${size * 0.15}`, 0.9),
+      ...placed(shut, [-size * 0.75, 0]),
+      stroke(pts`${size * 0.75} ${size * 0.15}, ${size * 0.75} ${size * 1.05}`, 0.8, false),
+      ...placed(open, [size * 0.75, size * 0.15]),
+    ];
+  }
   // a dry one: what is red in it dries brown
   const fill = colour === "red" ? BROWN : tint(colour, "brown");
   const one: Mark[] = [

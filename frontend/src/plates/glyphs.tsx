@@ -17,6 +17,7 @@ const FAMILIES: [RegExp, string][] = [
 ];
 const NAMED: Record<string, [string, string]> = {
   "leaf-bipinnate": ["leaf.kind", "twice-pinnate"],
+  "leaf-tripinnate": ["leaf.divided", "thrice"],
   "set-spiral": ["leaf.ranks", "all-round"],
   "margin-smooth": ["leaf.margin", "smooth"],
   "margin-saw": ["leaf.margin", "saw-teeth"],

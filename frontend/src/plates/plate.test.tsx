@@ -72,6 +72,21 @@ describe("a plate", () => {
     expect(black).toContain(TINT.black);
     expect(berries([["green", 1]])).toContain(">fruit, green<");
   });
+  it("tells willow, poplar, hazel and oak apart by their catkins", () => {
+    const catkin = { "flower.head": "catkin", "flower.kind": "no-petals", "flower.colour": "yellow" };
+    const furry = { ...catkin, "flower.time": "before", "flower.sexes": "two-trees" };
+    const drawn = [
+      plate({ ...furry, "flower.anthers": "yellow" }),
+      plate({ ...furry, "flower.anthers": "purple" }),
+      plate({ ...catkin, "flower.time": "before", "flower.winter-catkins": "catkins" }),
+      plate({ ...catkin, "flower.time": "with" }),
+    ];
+    expect(new Set(drawn).size).toBe(4);
+  });
+  it("draws a leaf three times feathered with more leaflets than one twice feathered", () => {
+    const leaf = (divided: string) => plate({ "leaf.kind": "twice-pinnate", "leaf.divided": divided }).length;
+    expect(leaf("thrice")).toBeGreaterThan(1.5 * leaf("twice"));
+  });
   it("names the tree in words beside the drawing", () => {
     expect(plate(MAPLE)).toContain("<em>Arbor ficta</em>, drawn from its description");
   });

@@ -27,6 +27,7 @@ const DRAWN: Record<string, Drawn> = {
   "twig.spines": [shoot, { "bud.shape": "egg", "bud.end": "one" }],
   "bud.end": [shoot, { "bud.shape": "egg" }],
   "leaf.kind": [foliage, { "leaf.needle-set": "all-round" }],
+  "leaf.divided": [foliage, { "leaf.kind": "twice-pinnate" }],
   "leaf.outline": [foliage, { "leaf.kind": "simple" }],
   "leaf.margin": [foliage, BLADE],
   "leaf.teeth": [foliage, { ...BLADE, "leaf.margin": "saw-teeth" }],
