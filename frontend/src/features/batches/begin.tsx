@@ -5,6 +5,7 @@ import { client, unwrap } from "../../api/client";
 import { newId } from "../../api/id";
 import { batchesQuery, batchQuery, freeHarvestsQuery, recipeQuery, recipesQuery, useSession } from "../../api/queries";
 import { Button, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { DOUBT } from "../../words/batches";
 import { parseDecimal } from "../../words/numbers";
 import { capital, dayWords } from "../../words/text";
@@ -145,14 +146,7 @@ export default function BeginBatch() {
               <input className={fieldClass} name="batch-name" required maxLength={120} value={name} onChange={(e) => setName(e.target.value)} />
             </Field>
             <Field label={`Weight of ${drawn.data?.per ?? "what goes in"}, in ${imperial ? "lb" : "kg"}`}>
-              <input
-                className={fieldClass}
-                name="batch-weight"
-                inputMode="decimal"
-                required
-                value={weight}
-                onChange={(e) => setWeight(e.target.value)}
-              />
+              <NumberInput name="batch-weight" required value={weight} onChange={(e) => setWeight(e.target.value)} />
             </Field>
           </div>
           {said && <p role="alert">{said}</p>}

@@ -4,6 +4,7 @@ import { useNavigate } from "react-router";
 import { client, type Schemas, unwrap } from "../../api/client";
 import { batchesQuery, batchQuery } from "../../api/queries";
 import { Button, Field, fieldClass, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { parseDecimal } from "../../words/numbers";
 
 type Batch = Schemas["BatchView"];
@@ -106,24 +107,12 @@ export function Pots({ b, imperial, onKept }: { b: Batch; imperial: boolean; onK
         >
           <div className="w-40">
             <Field label={`Taken out, ${unit}`}>
-              <input
-                className={fieldClass}
-                name="split-out"
-                inputMode="decimal"
-                value={form.out}
-                onChange={(e) => setForm({ ...form, out: e.target.value })}
-              />
+              <NumberInput name="split-out" value={form.out} onChange={(e) => setForm({ ...form, out: e.target.value })} />
             </Field>
           </div>
           <div className="w-40">
             <Field label={`Stays, ${unit}`}>
-              <input
-                className={fieldClass}
-                name="split-stay"
-                inputMode="decimal"
-                value={form.stay}
-                onChange={(e) => setForm({ ...form, stay: e.target.value })}
-              />
+              <NumberInput name="split-stay" value={form.stay} onChange={(e) => setForm({ ...form, stay: e.target.value })} />
             </Field>
           </div>
           <div className="w-64">

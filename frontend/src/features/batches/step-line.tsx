@@ -2,6 +2,7 @@ import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, type Schemas, unwrap } from "../../api/client";
 import { Button, Field, fieldClass, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { awayWords, CHECK } from "../../words/batches";
 import { parseDecimal } from "../../words/numbers";
 import { weightWords } from "../../words/recipe";
@@ -106,13 +107,7 @@ export function StepLine({
             ).map(([key, label]) => (
               <div key={key}>
                 <Field label={label}>
-                  <input
-                    className={fieldClass}
-                    name={`step-${key}`}
-                    inputMode="decimal"
-                    value={figures[key]}
-                    onChange={(e) => setFigures({ ...figures, [key]: e.target.value })}
-                  />
+                  <NumberInput name={`step-${key}`} value={figures[key]} onChange={(e) => setFigures({ ...figures, [key]: e.target.value })} />
                 </Field>
               </div>
             ))}

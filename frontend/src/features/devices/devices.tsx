@@ -2,7 +2,8 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { client, unwrap } from "../../api/client";
 import { cameraQuery, gaugeQuery, receiverQuery } from "../../api/queries";
-import { Button, Choice, Field, fieldClass, Sideways, Trouble } from "../../ui/controls";
+import { Button, Choice, Field, Sideways, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { PageHead } from "../../ui/page-head";
 import { parseDecimal } from "../../words/numbers";
 import { PeopleNav } from "../people/people-nav";
@@ -70,7 +71,7 @@ function Receiver() {
   });
   const field = (key: keyof typeof text, label: string) => (
     <Field label={label}>
-      <input className={fieldClass} name={key} inputMode="decimal" value={text[key]} onChange={(e) => setText({ ...text, [key]: e.target.value })} />
+      <NumberInput name={key} value={text[key]} onChange={(e) => setText({ ...text, [key]: e.target.value })} />
     </Field>
   );
   return (
@@ -144,7 +145,7 @@ function Gauge() {
       >
         <div className="w-32">
           <Field label="Its jaws stand at">
-            <input className={fieldClass} name="reading" inputMode="decimal" value={reading} onChange={(e) => setReading(e.target.value)} />
+            <NumberInput name="reading" value={reading} onChange={(e) => setReading(e.target.value)} />
           </Field>
         </div>
         <Choice label="Unit" value={unit} options={(["mm", "cm", "m", "in"] as const).map((u) => ({ value: u, label: u }))} onChange={setUnit} />

@@ -110,7 +110,7 @@ export function BenchProvider({ examination: e, flora, children }: { examination
     record: (character, samples) => {
       const drafted = draftOf(state, character.id);
       const draft = samples ? { ...drafted, samples } : drafted;
-      if (!isComplete(character, draft) || busy || locked) return;
+      if (!isComplete(character, draft, units) || busy || locked) return;
       const further = e.scores.some((s) => s.character === character.id && s.answer !== "cannot-be-seen");
       send(character, (id) => toScore(character, draft, units, id, further), "Recorded");
     },

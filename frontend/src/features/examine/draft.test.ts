@@ -33,9 +33,10 @@ const kind: Character = {
 
 describe("a draft", () => {
   it("can be recorded only when something was chosen", () => {
-    expect(isComplete(kind, EMPTY)).toBe(false);
-    expect(isComplete(kind, { ...EMPTY, states: ["simple"] })).toBe(true);
-    expect(isComplete(length, { ...EMPTY, numbers: "abc" })).toBe(false);
+    expect(isComplete(kind, EMPTY, "metric")).toBe(false);
+    expect(isComplete(kind, { ...EMPTY, states: ["simple"] }, "metric")).toBe(true);
+    expect(isComplete(length, { ...EMPTY, numbers: "abc" }, "metric")).toBe(false);
+    expect(isComplete(length, { ...EMPTY, numbers: "5 ft 3 in" }, "imperial")).toBe(true);
   });
   it("goes to the server in the unit it was read in", () => {
     expect(toScore(length, { ...EMPTY, numbers: "3 4" }, "imperial", "one", false)).toMatchObject({

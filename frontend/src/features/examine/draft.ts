@@ -19,10 +19,12 @@ export const EMPTY: Draft = { states: [], numbers: "", certainty: "sure", sample
 export const isNumeric = (character: Character): boolean => character.states.length === 0;
 
 const isCounted = (character: Character): boolean => character.kind === "count";
-export const numbersOf = (character: Character, draft: Draft): number[] | null => parseNumbers(draft.numbers, isCounted(character));
+/** @param units the system lengths are typed in, where none stands beside them */
+export const numbersOf = (character: Character, draft: Draft, units: string): number[] | null =>
+  parseNumbers(draft.numbers, isCounted(character), shownUnit(character, units));
 
-export function isComplete(character: Character, draft: Draft): boolean {
-  return isNumeric(character) ? numbersOf(character, draft) !== null : draft.states.length > 0;
+export function isComplete(character: Character, draft: Draft, units: string): boolean {
+  return isNumeric(character) ? numbersOf(character, draft, units) !== null : draft.states.length > 0;
 }
 
 /**
@@ -37,7 +39,7 @@ export function toScore(character: Character, draft: Draft, units: string, id: s
     id,
     character: character.id,
     states: isNumeric(character) ? [] : draft.states,
-    numbers: isNumeric(character) ? (numbersOf(character, draft) ?? []) : [],
+    numbers: isNumeric(character) ? (numbersOf(character, draft, units) ?? []) : [],
     unit: unit === "" ? null : unit,
     certainty: isNumeric(character) && isAbout(draft.numbers) && draft.certainty === "sure" ? "likely" : draft.certainty,
     samples: draft.samples,

@@ -6,10 +6,10 @@ import { draftOf } from "./table";
 
 /** Records what is drafted; where more were looked at than tapped, as many as are needed in one press. */
 export function RecordButtons({ character, thumb = false }: { character: Character; thumb?: boolean }) {
-  const { table, busy, required, record } = useBench();
+  const { table, units, busy, required, record } = useBench();
   const draft = draftOf(table, character.id);
   const wants = required.get(character.id)?.samples ?? 1;
-  const complete = isComplete(character, draft);
+  const complete = isComplete(character, draft, units);
   const look = thumb ? "min-h-13 flex-1" : "min-w-28";
   const more = complete && !isNumeric(character) && draft.samples < wants;
   return (

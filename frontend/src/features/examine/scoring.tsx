@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import type { Character } from "../../api/client";
 import { Button, Choice, fieldClass } from "../../ui/controls";
+import { numberHint } from "../../ui/number-input";
 import { isAbout } from "../../words/numbers";
 import { shownUnit } from "../../words/units";
 import { FromGauge } from "../devices/from-gauge";
@@ -26,7 +27,7 @@ export function Scoring({ character, bare = false }: { character: Character; bar
   const draft = draftOf(table, character.id);
   const set = (change: Partial<Draft>) => move({ do: "draft", character: character.id, change });
   const wants = required.get(character.id)?.samples ?? 1;
-  const read = numbersOf(character, draft);
+  const read = numbersOf(character, draft, units);
   const bad = draft.numbers.trim() !== "" && read === null;
   return (
     <>
@@ -49,11 +50,11 @@ export function Scoring({ character, bare = false }: { character: Character; bar
             />
             {read && (
               <span className="figures text-sm text-faded">
-                Read as {read.join(" · ")}
+                Read as {read.join(" · ")} {shownUnit(character, units)}
                 {isAbout(draft.numbers) && ", likely"}
               </span>
             )}
-            {bad && <span className="text-sm font-semibold text-berry">Numbers only, such as 5 7 7, 5–9 or about 16.</span>}
+            {bad && <span className="text-sm font-semibold text-berry">{numberHint(shownUnit(character, units), true)}</span>}
           </label>
           {character.kind !== "count" && (
             <div className="mt-5 flex flex-wrap gap-2">

@@ -13,8 +13,8 @@ const PANES: { value: Pane; label: string }[] = [
 
 /** On a small screen, within reach of a thumb: the next look, and the four panes. */
 export function ThumbBar() {
-  const { e, locked, table, suggested, active, lookAt, move } = useBench();
-  const drafted = active && !locked && table.pane === "look" && isComplete(active, draftOf(table, active.id)) ? active : null;
+  const { e, locked, table, units, suggested, active, lookAt, move } = useBench();
+  const drafted = active && !locked && table.pane === "look" && isComplete(active, draftOf(table, active.id), units) ? active : null;
   return (
     <div className="fixed inset-x-0 bottom-0 z-30 border-t-2 border-ink bg-ground wide:hidden">
       <NoticeBar inBar />

@@ -1,7 +1,8 @@
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { useSession } from "../../api/queries";
-import { Button, Field, fieldClass } from "../../ui/controls";
+import { Button, Field } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { parseDecimal } from "../../words/numbers";
 
 type Spot = { x: number; y: number };
@@ -26,7 +27,7 @@ export function MeasureOn({
   const [known, setKnown] = useState(imperial ? "1" : "50");
   const put = (spot: Spot) => doing !== "look" && setSpots((s) => (s.length >= 2 ? [spot] : [...s, spot]));
   const pixels = length(spots);
-  const knownMm = (parseDecimal(known) ?? 0) * (imperial ? 25.4 : 1);
+  const knownMm = (parseDecimal(known, imperial ? "in" : "mm") ?? 0) * (imperial ? 25.4 : 1);
   const millimetres = scale && pixels ? pixels / scale : null;
   const begin = (what: "scale" | "length") => {
     setDoing(what);
@@ -98,7 +99,7 @@ export function MeasureOn({
           <>
             <div className="w-36">
               <Field label={`That is, ${imperial ? "inches" : "mm"}`}>
-                <input className={fieldClass} name="known" inputMode="decimal" value={known} onChange={(e) => setKnown(e.target.value)} />
+                <NumberInput unit={imperial ? "in" : "mm"} name="known" value={known} onChange={(e) => setKnown(e.target.value)} />
               </Field>
             </div>
             <Button

@@ -3,7 +3,8 @@ import { type FormEvent, useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { client, unwrap } from "../../api/client";
 import { recipeQuery, useSession } from "../../api/queries";
-import { Button, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
+import { Button, Field, Loading, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { parseDecimal } from "../../words/numbers";
 import { spanWords, USE, weightWords } from "../../words/recipe";
 import { capital } from "../../words/text";
@@ -217,7 +218,7 @@ function Weight({
       <div className="flex items-end gap-2 print:hidden">
         <div className="w-40">
           <Field label={`I have, in ${imperial ? "lb" : "kg"}`}>
-            <input className={fieldClass} name="weight" inputMode="decimal" value={typed} onChange={(e) => setTyped(e.target.value)} />
+            <NumberInput name="weight" value={typed} onChange={(e) => setTyped(e.target.value)} />
           </Field>
         </div>
         <Button type="submit">Reckon</Button>

@@ -2,6 +2,7 @@ import { useMutation } from "@tanstack/react-query";
 import { type FormEvent, type ReactNode, useState } from "react";
 import { type Schemas, unwrap } from "../../api/client";
 import { Button, Field, fieldClass, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { parseDecimal, parseNumbers } from "../../words/numbers";
 import { figureWords } from "../../words/reckoning";
 import { FromGauge } from "../devices/from-gauge";
@@ -45,6 +46,7 @@ export function One({
     if (!a.usual || !imperial || !a.imperial?.[1]) return a.usual ?? "";
     return String(Number(((Number(a.usual) * (a.one ?? 1)) / a.imperial[1]).toPrecision(3)));
   };
+  const unitOf = (a: Asked): string | undefined => (imperial && a.imperial ? a.imperial[0] : a.metric);
   const [typed, setTyped] = useState<Record<string, string>>(Object.fromEntries(kind.asks.map((a) => [a.key, filled[a.key] ?? usual(a)])));
   const [flag, setFlag] = useState(false);
   const [picked, setPicked] = useState("");
@@ -55,12 +57,12 @@ export function One({
     const query: Record<string, number | boolean | string> = kind.flag ? { [kind.flag[0]]: flag } : kind.pick ? { [kind.pick[0]]: picked } : {};
     for (const a of kind.asks) {
       if (a.list) {
-        const numbers = parseNumbers(typed[a.key] ?? "", false);
+        const numbers = parseNumbers(typed[a.key] ?? "", false, unitOf(a));
         if (numbers === null) return setSaid(`${a.label}: numbers with spaces between, such as 120 85.`);
         query[a.key] = numbers.map((n) => Number((n * (imperial ? (a.imperial?.[1] ?? 1) : (a.one ?? 1))).toFixed(3))).join(" ");
         continue;
       }
-      const value = parseDecimal(typed[a.key] || "0");
+      const value = parseDecimal(typed[a.key] || "0", unitOf(a));
       if (value === null) return setSaid(`${a.label}: one number, such as 1,4 or 1.4.`);
       query[a.key] = !imperial || !a.imperial ? value * (a.one ?? 1) : a.imperial[0] === "°F" ? (value - 32) / 1.8 : value * a.imperial[1];
     }
@@ -74,15 +76,15 @@ export function One({
       {kind.drawing}
       <form onSubmit={submit} className="flex flex-wrap items-end gap-2">
         {kind.asks.map((a) => {
-          const unit = imperial && a.imperial ? a.imperial[0] : a.metric;
+          const unit = unitOf(a);
           return (
             <div key={a.key} className={a.list ? "w-64" : "w-36"}>
               <Field label={unit ? `${a.label}, ${unit}` : a.label}>
-                <input
-                  className={fieldClass}
+                <NumberInput
+                  unit={unit}
+                  several={a.list === true}
                   name={`${kind.id}-${a.key}`}
-                  inputMode="decimal"
-                  value={typed[a.key]}
+                  value={typed[a.key] ?? ""}
                   onChange={(e) => setTyped({ ...typed, [a.key]: e.target.value })}
                 />
               </Field>

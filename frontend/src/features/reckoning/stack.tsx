@@ -4,6 +4,7 @@ import { useSearchParams } from "react-router";
 import { client, unwrap } from "../../api/client";
 import { sitesQuery, useSession, woodQuery } from "../../api/queries";
 import { Button, Field, fieldClass, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { parseDecimal } from "../../words/numbers";
 import { capital, dayWords } from "../../words/text";
 
@@ -34,10 +35,11 @@ export function Stack({ imperial }: { imperial: boolean }) {
   const wood = woods.find((w) => w.taxon === form.taxon);
   const density =
     form.density || (wood?.densityLeast != null ? String(Math.round((wood.densityLeast + (wood.densityMost ?? wood.densityLeast)) / 2)) : "");
+  const [thickIn, longIn] = imperial ? ["in", "ft"] : ["cm", "m"];
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    const numbers = [form.thick, form.long, density, form.wet, form.dry].map(parseDecimal);
-    const [thick, long, kg, wet, dry] = numbers;
+    const [thick, long] = [parseDecimal(form.thick, thickIn), parseDecimal(form.long, longIn)];
+    const [kg, wet, dry] = [density, form.wet, form.dry].map((t) => parseDecimal(t));
     if (thick == null || long == null || kg == null || wet == null || dry == null)
       return setSaid("All of them are one number each, such as 1,4 or 1.4.");
     setSaid("");
@@ -46,13 +48,7 @@ export function Stack({ imperial }: { imperial: boolean }) {
   const field = (key: "thick" | "long" | "wet" | "dry", label: string) => (
     <div className="w-36">
       <Field label={label}>
-        <input
-          className={fieldClass}
-          name={`stack-${key}`}
-          inputMode="decimal"
-          value={form[key]}
-          onChange={(e) => setForm({ ...form, [key]: e.target.value })}
-        />
+        <NumberInput name={`stack-${key}`} value={form[key]} onChange={(e) => setForm({ ...form, [key]: e.target.value })} />
       </Field>
     </div>
   );
@@ -107,14 +103,7 @@ export function Stack({ imperial }: { imperial: boolean }) {
         </div>
         <div className="w-36">
           <Field label="Air dry, kg/m³">
-            <input
-              className={fieldClass}
-              name="stack-density"
-              inputMode="decimal"
-              required
-              value={density}
-              onChange={(e) => setForm({ ...form, density: e.target.value })}
-            />
+            <NumberInput name="stack-density" required value={density} onChange={(e) => setForm({ ...form, density: e.target.value })} />
           </Field>
         </div>
         {field("thick", `Pieces thick, ${imperial ? "in" : "cm"}`)}

@@ -243,7 +243,7 @@ function scored(row: Row, { seen, samples }: Typed, id: string, units: string): 
   };
   if (character.states.length === 0) {
     if (seen.trim().toLowerCase() === "x") return { ...plain, answer: "cannot-be-seen" };
-    const numbers = parseNumbers(seen, character.kind === "count");
+    const numbers = parseNumbers(seen, character.kind === "count", shownUnit(character, units));
     return numbers === null ? "wrong" : { ...plain, numbers, unit: shownUnit(character, units) || null, answer: "seen" };
   }
   const read = readStates(seen, character);

@@ -3,6 +3,7 @@ import { type FormEvent, useState } from "react";
 import { client, type Schemas, unwrap } from "../../api/client";
 import { woodQuery } from "../../api/queries";
 import { Button, Choice, Field, fieldClass, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { parseDecimal } from "../../words/numbers";
 import { capital } from "../../words/text";
 
@@ -77,13 +78,7 @@ export function OwnWood({ woods, imperial }: { woods: Schemas["WoodView"][]; imp
             (["weight", "size"] as const).map((key) => (
               <div key={key} className="w-44">
                 <Field label={key === "weight" ? `Air dry it weighs, ${imperial ? "oz" : "g"}` : `and measures, ${imperial ? "in³" : "cm³"}`}>
-                  <input
-                    className={fieldClass}
-                    name={`own-${key}`}
-                    inputMode="decimal"
-                    value={form[key]}
-                    onChange={(e) => setForm({ ...form, [key]: e.target.value })}
-                  />
+                  <NumberInput name={`own-${key}`} value={form[key]} onChange={(e) => setForm({ ...form, [key]: e.target.value })} />
                 </Field>
               </div>
             ))}

@@ -2,7 +2,8 @@ import { useMutation } from "@tanstack/react-query";
 import { geoMercator, geoPath } from "d3-geo";
 import { type FormEvent, useMemo, useState } from "react";
 import { client, type Schemas, unwrap } from "../../api/client";
-import { Button, Dialog, Field, fieldClass, Trouble } from "../../ui/controls";
+import { Button, Dialog, Field, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { parseDecimal } from "../../words/numbers";
 import { HereButton, type Spot } from "../devices/where";
 
@@ -82,13 +83,7 @@ function Corners({ page, onKept }: { page: Page; onKept: (page: Page) => void })
         {(["latitude", "longitude"] as const).map((key) => (
           <div key={key} className="w-32">
             <Field label={key === "latitude" ? "Latitude °" : "Longitude °"}>
-              <input
-                className={fieldClass}
-                name={`corner-${key}`}
-                inputMode="decimal"
-                value={typed[key]}
-                onChange={(e) => setTyped({ ...typed, [key]: e.target.value })}
-              />
+              <NumberInput unit="°" name={`corner-${key}`} value={typed[key]} onChange={(e) => setTyped({ ...typed, [key]: e.target.value })} />
             </Field>
           </div>
         ))}

@@ -3,6 +3,7 @@ import { type FormEvent, useState } from "react";
 import { client, Problem, type Schemas, unwrap } from "../../api/client";
 import { floraQuery, useSession } from "../../api/queries";
 import { Button, Choice, Field, fieldClass, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { parseDecimal } from "../../words/numbers";
 import { EXPOSURE, LIGHT, MOISTURE, options, SOIL } from "../../words/places";
 import { HereButton, type Spot } from "../devices/where";
@@ -59,7 +60,7 @@ export function PlaceForm({
       name: text.name,
       latitude: parseDecimal(text.latitude) ?? Number.NaN,
       longitude: parseDecimal(text.longitude) ?? Number.NaN,
-      altitude: (parseDecimal(text.altitude) ?? Number.NaN) * (imperial ? FOOT : 1),
+      altitude: (parseDecimal(text.altitude, imperial ? "ft" : "m") ?? Number.NaN) * (imperial ? FOOT : 1),
       rules: text.rules,
       protectedTaxa: guarded,
       ...ground,
@@ -67,11 +68,10 @@ export function PlaceForm({
   };
   const field = (key: "latitude" | "longitude" | "altitude", label: string) => (
     <Field label={label} error={fields[key]}>
-      <input
-        className={fieldClass}
+      <NumberInput
+        unit={key !== "altitude" ? "°" : imperial ? "ft" : "m"}
         name={key}
         required
-        inputMode="decimal"
         value={text[key]}
         onChange={(e) => setText({ ...text, [key]: e.target.value })}
       />

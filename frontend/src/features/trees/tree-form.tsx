@@ -3,6 +3,7 @@ import { type FormEvent, useState } from "react";
 import { client, Problem, type Schemas, unwrap } from "../../api/client";
 import { useSession } from "../../api/queries";
 import { Button, Choice, Field, fieldClass, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { parseDecimal } from "../../words/numbers";
 import { GONE, SEX, STAGE } from "../../words/trees";
 import { useWhere } from "../devices/where";
@@ -12,8 +13,8 @@ export type Placed = { latitude: string; longitude: string; uncertainty: string;
 export const UNPLACED: Placed = { latitude: "", longitude: "", uncertainty: "", from: "" };
 /** As the server takes it; both numbers or none. */
 export const asPosition = (p: Placed) => {
-  const [latitude, longitude, uncertainty] = [p.latitude, p.longitude, p.uncertainty].map((t) =>
-    t.trim() === "" ? null : (parseDecimal(t) ?? Number.NaN),
+  const [latitude, longitude, uncertainty] = [p.latitude, p.longitude, p.uncertainty].map((t, i) =>
+    t.trim() === "" ? null : (parseDecimal(t, i === 2 ? "m" : "°") ?? Number.NaN),
   );
   return {
     latitude: latitude ?? null,
@@ -38,10 +39,9 @@ export function PositionFields({ placed, onChange, fields }: { placed: Placed; o
   };
   const field = (key: "latitude" | "longitude" | "uncertainty", label: string) => (
     <Field label={label} error={fields[key]}>
-      <input
-        className={fieldClass}
+      <NumberInput
+        unit={key === "uncertainty" ? "m" : "°"}
         name={key}
-        inputMode="decimal"
         value={placed[key]}
         onChange={(e) => onChange({ ...placed, [key]: e.target.value, from: key === "uncertainty" ? placed.from : "hand" })}
       />

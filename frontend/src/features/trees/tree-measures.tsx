@@ -3,6 +3,7 @@ import { type FormEvent, useState } from "react";
 import { Link } from "react-router";
 import { client, Problem, unwrap } from "../../api/client";
 import { Button, Field, fieldClass, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { parseDecimal } from "../../words/numbers";
 import { FromGauge } from "../devices/from-gauge";
 import type { TreePage } from "./tree";
@@ -14,7 +15,9 @@ const FOOT = 0.3048;
 export function MeasureForm(p: { id: string; tag: string; today: string; imperial: boolean; onKept: (page: TreePage) => void }) {
   const [on, setOn] = useState(p.today);
   const [text, setText] = useState({ girth: "", height: "", lowest: "", note: "" });
-  const number = (given: string, factor: number): number | null => (given.trim() === "" ? null : (parseDecimal(given) ?? Number.NaN) * factor);
+  const [short, long] = p.imperial ? ["in", "ft"] : ["cm", "m"];
+  const number = (given: string, unit: string | undefined, factor: number): number | null =>
+    given.trim() === "" ? null : (parseDecimal(given, unit) ?? Number.NaN) * factor;
   const add = useMutation({
     mutationFn: () =>
       unwrap(
@@ -22,9 +25,9 @@ export function MeasureForm(p: { id: string; tag: string; today: string; imperia
           params: { path: { id: p.id } },
           body: {
             on,
-            girth: number(text.girth, p.imperial ? INCH : 1),
-            height: number(text.height, p.imperial ? FOOT : 1),
-            lowest: number(text.lowest, p.imperial ? FOOT : 1),
+            girth: number(text.girth, short, p.imperial ? INCH : 1),
+            height: number(text.height, long, p.imperial ? FOOT : 1),
+            lowest: number(text.lowest, long, p.imperial ? FOOT : 1),
             note: text.note,
           },
         }),
@@ -38,7 +41,7 @@ export function MeasureForm(p: { id: string; tag: string; today: string; imperia
   };
   const field = (key: "girth" | "height" | "lowest", label: string, hint?: string) => (
     <Field label={label} error={fields[key]} hint={hint}>
-      <input className={fieldClass} name={key} inputMode="decimal" value={text[key]} onChange={(e) => setText({ ...text, [key]: e.target.value })} />
+      <NumberInput unit={key === "girth" ? short : long} name={key} value={text[key]} onChange={(e) => setText({ ...text, [key]: e.target.value })} />
     </Field>
   );
   return (

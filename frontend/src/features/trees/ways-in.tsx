@@ -1,7 +1,8 @@
 import { useMutation } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { client, type Schemas, unwrap } from "../../api/client";
-import { Button, Dialog, Field, fieldClass, Trouble } from "../../ui/controls";
+import { Button, Dialog, Field, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { parseDecimal } from "../../words/numbers";
 import { HereButton } from "../devices/where";
 
@@ -58,7 +59,7 @@ function Form({ page, onKept }: { page: Page; onKept: (page: Page) => void }) {
     const body: Schemas["WaysIn"] = { entrance: [], car: [] };
     for (const [key] of WAYS) {
       if (points[key].every((t) => t.trim() === "")) continue;
-      const [latitude, longitude] = points[key].map(parseDecimal);
+      const [latitude, longitude] = points[key].map((t) => parseDecimal(t));
       if (latitude == null || longitude == null || Math.abs(latitude) > 90 || Math.abs(longitude) > 180)
         return setSaid("A point is two numbers in degrees, such as 47,1203 and 15,3091; or both stay empty.");
       body[key] = [longitude, latitude];
@@ -74,11 +75,10 @@ function Form({ page, onKept }: { page: Page; onKept: (page: Page) => void }) {
           {(["Latitude °", "Longitude °"] as const).map((name, i) => (
             <div key={name} className="w-36">
               <Field label={name}>
-                <input
-                  className={fieldClass}
+                <NumberInput
                   name={`${key}-${i}`}
-                  inputMode="decimal"
-                  value={points[key][i]}
+                  unit="°"
+                  value={points[key][i] ?? ""}
                   onChange={(e) => {
                     const next = [...points[key]] as [string, string];
                     next[i] = e.target.value;
