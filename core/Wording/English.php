@@ -31,7 +31,7 @@ final readonly class English implements Wording
 
     public function __construct(
         private Flora $flora,
-        private Units $units = Units::Metric,
+        public Units $units = Units::Metric,
         private bool $covered = false,
     ) {
     }

@@ -11,6 +11,7 @@ use App\Examine\View\DecisionView;
 use App\Examine\View\ExaminationView;
 use App\Examine\View\HandedOverView;
 use App\Examine\View\ScoreView;
+use App\Library\CropTable;
 use App\Trees\View\SpecimenView;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Measure\CalendarDay;
@@ -24,6 +25,7 @@ final readonly class ExaminationPage
         private StoredExaminations $stored,
         private Takings $takings,
         private EntityManagerInterface $entities,
+        private CropTable $crops,
     ) {
     }
 
@@ -34,6 +36,7 @@ final readonly class ExaminationPage
             $this->stored->assess($record, $asked),
             $asked->claim,
             $asked->terms->quotas[$record->claimTaxon ?? ''] ?? null,
+            $this->crops->of($record->claimTaxon ?? '', $record->claimPart ?? ''),
             $record->cover(),
             $words = $this->words($record, $viewer),
         );

@@ -11,6 +11,7 @@ use App\Examine\View\ClearanceView;
 use Hylognosis\Assessment\Assessment;
 use Hylognosis\Clearance\Claim;
 use Hylognosis\Clearance\Quota;
+use Hylognosis\Crop\TypicalCrop;
 use Hylognosis\Flora\Character;
 use Hylognosis\Flora\RequiredFeature;
 use Hylognosis\Identification\Asleep;
@@ -36,8 +37,15 @@ final readonly class Shown
     ) {
     }
 
-    public static function of(Assessment $assessment, ?Claim $claim, ?Quota $quota, Cover $cover, English $words): self
-    {
+    /** @param TypicalCrop|null $typical of the wanted part; null where nobody has said */
+    public static function of(
+        Assessment $assessment,
+        ?Claim $claim,
+        ?Quota $quota,
+        ?TypicalCrop $typical,
+        Cover $cover,
+        English $words,
+    ): self {
         $seen = Cover::Hope === $cover ? null : $claim;
         $inSight = InSight::of(
             $assessment->identification->compiled->flora,
@@ -47,7 +55,9 @@ final readonly class Shown
         );
 
         return new self(
-            null === $seen ? null : ClaimView::of($seen->taxon, $seen->part, $assessment->clearance, $quota),
+            null === $seen
+                ? null
+                : ClaimView::of($seen->taxon, $seen->part, $assessment->clearance, $quota, $typical, $words->units),
             (new Covering())->of($cover, AssessmentView::of($assessment, $words)),
             array_map(static fn (Character $character): string => $character->id, $inSight),
             self::asleep($assessment),

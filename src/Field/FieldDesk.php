@@ -12,6 +12,9 @@ use App\Examine\View\DangerAccountView;
 use App\Examine\View\EvidenceView;
 use Hylognosis\Assessment\Assessment;
 use Hylognosis\Assessment\Assessor;
+use Hylognosis\Clearance\Claim;
+use Hylognosis\Crop\DoubtfulTake;
+use Hylognosis\Crop\TypicalCrop;
 use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
 use Hylognosis\Flora\Flora;
@@ -19,8 +22,11 @@ use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\UnknownEntry;
 use Hylognosis\Identification\CompiledFlora;
 use Hylognosis\Identification\CompiledTables;
+use Hylognosis\Measure\Amount;
+use Hylognosis\Measure\AmountUnit;
 use Hylognosis\Measure\Units;
 use Hylognosis\Wording\English;
+use Hylognosis\Wording\TakeWords;
 
 /**
  * Answers for the server out of its reach, by the same rules: it runs on the device itself, in a worker of the browser.
@@ -32,6 +38,8 @@ final class FieldDesk
     private array $floras = [];
     /** @var array<string, array<string, string>> hash → life stage → what takes long of it, packed */
     private array $tables = [];
+    /** @var array<string, array<string, TypicalCrop>> hash → "taxon/part" → what it bears */
+    private array $crops = [];
     /** @var array<string, CompiledFlora> */
     private array $compiled = [];
 
@@ -55,6 +63,12 @@ final class FieldDesk
         foreach ($what['tables'] as $stage => $tables) {
             if (\is_string($tables)) {
                 $this->tables[$hash][(string) $stage] = $tables;
+            }
+        }
+        $this->crops[$hash] = [];
+        foreach (\is_array($what['crops'] ?? null) ? $what['crops'] : [] as $of => $crop) {
+            if ($crop instanceof TypicalCrop) {
+                $this->crops[$hash][(string) $of] = $crop;
             }
         }
         $this->compiled = [];
@@ -101,6 +115,7 @@ final class FieldDesk
         $entry = $request->has('entry') ? $request->child('entry') : null;
         if (null !== $entry && 'harvest' === $entry->text('do')) {
             $this->mayTake($hash, $examination);
+            $this->isMeant($hash, $examination, $entry->child('body'), $request->word('units', Units::class));
         }
         if (null !== $entry) {
             $examination->enter($entry);
@@ -111,7 +126,7 @@ final class FieldDesk
         $with = $request->has('with') ? $request->child('with') : Node::root([]);
 
         return match ($request->text('ask')) {
-            'view' => $this->view($examination, $assessment, $words),
+            'view' => $this->view($hash, $examination, $assessment, $words),
             'points' => Shown::points($assessment, $examination->cover(), $words) ??
                 throw new NotTaken(404, 'The gate has not been asked for anything here.'),
             'danger' => $this->danger($examination, $assessment, $with->text('taxon')),
@@ -127,13 +142,14 @@ final class FieldDesk
     }
 
     /** @return array<string, mixed> */
-    private function view(FieldExamination $examination, Assessment $assessment, English $words): array
+    private function view(string $hash, FieldExamination $examination, Assessment $assessment, English $words): array
     {
         $asked = $examination->asked();
         $shown = Shown::of(
             $assessment,
             $asked->claim,
             $asked->terms->quotas[$asked->claim->taxon->id ?? ''] ?? null,
+            $this->crop($hash, $asked->claim),
             $examination->cover(),
             $words,
         );
@@ -163,6 +179,29 @@ final class FieldDesk
                         : (new English($this->floras[$hash], Units::Metric))->sentence($clearance->because)),
             );
         }
+    }
+
+    /** So much, or so little left, is asked about once more. */
+    private function isMeant(string $hash, FieldExamination $examination, Node $taken, Units $units): void
+    {
+        if ($taken->flag('sure', false)) {
+            return;
+        }
+        try {
+            $amount = Amount::of($taken->number('amount', 0, 100_000), $taken->word('unit', AmountUnit::class));
+        } catch (\InvalidArgumentException) {
+            throw new NotTaken(422, 'Say how much was taken.', 'amount');
+        }
+        $left = $taken->has('shareLeft') ? (int) $taken->number('shareLeft', 0, 100) : 100;
+        $doubtful = DoubtfulTake::of($amount, $left, $this->crop($hash, $examination->asked()->claim));
+        if ([] !== $doubtful->doubts) {
+            throw new NotTaken(422, TakeWords::doubts($doubtful, $units), 'sure');
+        }
+    }
+
+    private function crop(string $hash, ?Claim $claim): ?TypicalCrop
+    {
+        return null === $claim ? null : $this->crops[$hash][$claim->taxon->id.'/'.$claim->part->id] ?? null;
     }
 
     private function danger(FieldExamination $examination, Assessment $assessment, string $taxon): DangerAccountView

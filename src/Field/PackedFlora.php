@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Field;
 
+use App\Library\CropTable;
 use App\Library\Engine;
 use App\Library\FloraLibrary;
 use App\Library\FloraRefused;
@@ -16,11 +17,12 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 final readonly class PackedFlora
 {
     /** Of what is packed; to be raised when that changes. */
-    private const SHAPE = '2';
+    private const SHAPE = '3';
 
     public function __construct(
         private FloraLibrary $library,
         private Engine $engine,
+        private CropTable $crops,
         #[Autowire(service: 'cache.flora')] private CacheItemPoolInterface $cache,
     ) {
     }
@@ -46,7 +48,13 @@ final readonly class PackedFlora
         foreach (LifeStage::cases() as $stage) {
             $tables[$stage->value] = serialize($this->tables($name, $stage)); // unpacked when first asked for
         }
-        $packed = gzencode(serialize(['flora' => $this->library->flora($name), 'tables' => $tables]), 6);
+        $flora = $this->library->flora($name);
+        $crops = array_filter(
+            $this->crops->all(),
+            static fn (string $of): bool => isset($flora->taxa[explode('/', $of)[0]]),
+            \ARRAY_FILTER_USE_KEY,
+        );
+        $packed = gzencode(serialize(['flora' => $flora, 'tables' => $tables, 'crops' => $crops]), 6);
         \assert(false !== $packed);
 
         $this->cache->save($kept->set($packed));

@@ -126,18 +126,21 @@ final class HarvestController extends ApiController
         #[MapRequestPayload] Correction $input,
         HarvestRepository $harvests,
         HarvestLog $log,
+        Taking $taking,
         Transaction $transaction,
         SchoolClock $clock,
     ): JsonResponse {
-        $harvest = $transaction->run(static function () use ($user, $id, $input, $harvests, $clock): HarvestRecord {
+        $change = static function () use ($user, $id, $input, $harvests, $taking, $clock): HarvestRecord {
             $harvest = $harvests->find($id) ?? throw Refused::missing('There is no such harvest.');
             if ($harvest->takenBy !== $user && !$user->role->mayDecide()) {
                 throw Refused::forbidden('Whoever took it corrects it, or an instructor.');
             }
+            $taking->needMeant($input->taken, $harvest->decision->taxon, $harvest->decision->part, $user);
             $harvest->correct($input->taken, trim($input->because), $user, $clock->now());
 
             return $harvest;
-        });
+        };
+        $harvest = $transaction->run($change);
 
         return $this->json($log->view($harvest));
     }

@@ -26,6 +26,7 @@ final readonly class Taken
      * @param CountBy    $countBy   how they were told
      * @param Sex        $sex       which flowers the tree bears, where one could see
      * @param bool|null  $lone      no other of its kind is in sight; null where nobody looked about
+     * @param bool       $sure      so much, or so little left, was asked about and said once more
      */
     public function __construct(
         #[ORM\Column]
@@ -47,6 +48,7 @@ final readonly class Taken
         #[ORM\Column(length: 8, options: ['default' => ''])] public CountBy $countBy = CountBy::Nobody,
         #[ORM\Column(length: 8, options: ['default' => ''])] public Sex $sex = Sex::Unknown,
         #[ORM\Column(nullable: true)] public ?bool $lone = null,
+        #[ORM\Column(options: ['default' => false])] public bool $sure = false,
     ) {
     }
 
@@ -65,6 +67,7 @@ final readonly class Taken
             'count_by' => $this->countBy->value,
             'sex' => $this->sex->value,
             'lone' => $this->lone,
+            'sure' => $this->sure,
         ];
     }
 }

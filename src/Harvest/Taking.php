@@ -10,13 +10,17 @@ use App\Examine\Decisions;
 use App\Examine\ExaminationRecord;
 use App\Examine\ExaminationRepository;
 use App\Examine\StoredExaminations;
+use App\Library\CropTable;
 use App\Trees\Sex;
 use App\Web\Permission;
 use App\Web\Refused;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use Hylognosis\Crop\DoubtfulTake;
+use Hylognosis\Measure\Amount;
 use Hylognosis\Measure\Units;
 use Hylognosis\Wording\English;
+use Hylognosis\Wording\TakeWords;
 
 /** Logs what was taken, under the decision of this moment: the gate is asked anew, for each tree. */
 final readonly class Taking
@@ -28,13 +32,15 @@ final readonly class Taking
         private Decisions $decisions,
         private Permission $permission,
         private SchoolClock $clock,
+        private CropTable $crops,
     ) {
     }
 
     /**
      * To be called in a transaction.
      *
-     * @throws Refused if there is no such examination, it is not signed, or the gate is not open
+     * @throws Refused if there is no such examination, it is not signed, or the gate is not open; or if it is so much
+     *                 that it is asked about first
      */
     public function take(string $examination, User $by, Taken $taken): ExaminationRecord
     {
@@ -57,6 +63,7 @@ final readonly class Taking
                         )),
             );
         }
+        $this->needMeant($taken, $record->claimTaxon ?? '', $record->claimPart ?? '', $by);
         $harvest = new HarvestRecord(
             $this->decisions->record($record, $by, $assessment),
             $by,
@@ -71,5 +78,25 @@ final readonly class Taking
         $this->entities->flush(); // a quota counts it for the next tree of the same round
 
         return $record;
+    }
+
+    /**
+     * What was mistyped, or empties a tree, is asked about once before it is kept.
+     *
+     * @param string $taxon of which it was taken
+     * @param string $part  and which part
+     *
+     * @throws Refused on the field `sure`, if it is doubted and was not said once more
+     */
+    public function needMeant(Taken $taken, string $taxon, string $part, User $by): void
+    {
+        $doubtful = DoubtfulTake::of(
+            Amount::of($taken->amount, $taken->unit),
+            $taken->shareLeft,
+            $this->crops->of($taxon, $part),
+        );
+        if ([] !== $doubtful->doubts && !$taken->sure) {
+            throw Refused::field('sure', TakeWords::doubts($doubtful, Units::from($by->units)));
+        }
     }
 }

@@ -109,6 +109,11 @@ final class FieldTest extends ApiTestCase
         self::assertSame(409, $this->ask($taken, [], ['entry' => $harvest])['status'], 'it is not signed');
         $signed = [['do' => 'sign', 'at' => self::AT]];
         self::assertSame(200, $this->ask($taken, $signed, ['entry' => $harvest])['status']);
+        $all = ['body' => ['shareLeft' => 0] + $harvest['body']] + $harvest;
+        $asked = $this->ask($taken, $signed, ['entry' => $all]);
+        self::assertSame([422, 'sure'], [$asked['status'], self::at($asked, 'body.violations.0.propertyPath')]);
+        $all['body']['sure'] = true;
+        self::assertSame(200, $this->ask($taken, $signed, ['entry' => $all])['status']);
         $late = $this->ask($taken, $signed, ['entry' => $harvest, 'today' => '2027-06-21']);
         self::assertSame(409, $late['status'], 'the gate is asked for each');
         $score = [

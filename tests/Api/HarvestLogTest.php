@@ -79,6 +79,8 @@ final class HarvestLogTest extends ApiTestCase
             $this->call('PUT', $at, $wrong + $better);
             self::assertResponseStatusCodeSame(422, json_encode($wrong, \JSON_THROW_ON_ERROR));
         }
+        $empty = ['taken' => ['shareLeft' => 0] + $taken] + $better;
+        self::assertSame('sure', self::at($this->call('PUT', $at, $empty), 'violations.0.propertyPath'));
         $this->signIn('ida');
         self::assertProblem(403, 'corrects it', $this->call('PUT', $at, $better));
         self::assertCount(1, (array) $this->taken('M-02')['corrections'], 'and nothing else was written');
@@ -123,6 +125,11 @@ final class HarvestLogTest extends ApiTestCase
         $this->call('POST', '/api/harvests', $round);
         self::assertResponseStatusCodeSame(422);
         $one = ['trees' => [$round['trees'][0]], 'unit' => 'heads'];
+        foreach ([['shareLeft' => 5], ['trees' => [['amount' => 300] + $round['trees'][0]]]] as $much) {
+            $asked = $this->call('POST', '/api/harvests', $much + $one);
+            self::assertResponseStatusCodeSame(422);
+            self::assertSame('sure', self::at($asked, 'violations.0.propertyPath'), 'it is asked about first');
+        }
         $this->call('POST', '/api/harvests', $one);
         self::assertResponseStatusCodeSame(200);
         self::assertProblem(409, 'not open', $this->call('POST', '/api/harvests', $one));

@@ -34,7 +34,7 @@ final class BordersTest
         'Examination' => ['Flora', 'Measure'],
         'Identification' => ['Examination', 'Flora', 'Measure', 'Reason', 'Season'],
         'Clearance' => ['Examination', 'Flora', 'Identification', 'Measure', 'Reason', 'Season'],
-        'Wording' => ['Clearance', 'Examination', 'Flora', 'Identification', 'Measure', 'Reason', 'Season'],
+        'Wording' => ['Clearance', 'Crop', 'Examination', 'Flora', 'Identification', 'Measure', 'Reason', 'Season'],
         'Assessment' => [
             'Clearance',
             'Document',

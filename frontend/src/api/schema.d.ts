@@ -3102,6 +3102,11 @@ export interface components {
              * @default null
              */
             lone?: boolean | null;
+            /**
+             * @description so much, or so little left, was asked about and said once more
+             * @default false
+             */
+            sure?: boolean;
         };
         /** @description What one of several trees gave. */
         TreeTaken: {
@@ -3154,6 +3159,11 @@ export interface components {
              * @default
              */
             countBy?: components["schemas"]["CountBy"];
+            /**
+             * @description so much, or so little left, was asked about and said once more
+             * @default false
+             */
+            sure?: boolean;
         };
         /** @description What was taken, told better. */
         Correction: {
@@ -5064,6 +5074,10 @@ export interface components {
             allowed?: number | null;
             /** @description of these */
             used: number;
+            /** @description what a full-grown tree gives one person in a good year; empty where nobody has said */
+            bears: string;
+            /** @description how it is told; null where nobody has said */
+            measuredIn?: components["schemas"]["AmountUnit"] | null;
         };
         /** @description Who had an examination before somebody else went on with it. */
         HandedOverView: {

@@ -22,6 +22,7 @@ final readonly class ManyTaken
      * @param string          $note      what the next person should know
      * @param int|null        $minutes   somebody's time at all of them
      * @param CountBy         $countBy   how sound ones were told
+     * @param bool            $sure      so much, or so little left, was asked about and said once more
      */
     public function __construct(
         #[Assert\Count(min: 1, max: 60, minMessage: 'Say of which trees.')]
@@ -35,6 +36,7 @@ final readonly class ManyTaken
         #[Assert\Length(max: 1000)] #[PlainText] public string $note = '',
         #[Assert\Range(min: 1, max: 10_000)] public ?int $minutes = null,
         public CountBy $countBy = CountBy::Nobody,
+        public bool $sure = false,
     ) {
     }
 
@@ -56,6 +58,7 @@ final readonly class ManyTaken
                 CountBy::Nobody === $this->countBy ? 0 : $tree->opened,
                 CountBy::Nobody === $this->countBy ? 0 : $tree->sound,
                 $this->countBy,
+                sure: $this->sure,
             );
         }
     }

@@ -12,13 +12,13 @@ export function HarvestDialog({ open, close }: { open: boolean; close: () => voi
   const { e, units: system, act } = useBench();
   const { harvest } = act;
   const { claim } = e;
-  const [typed, setTyped] = useState(() => nothingTyped(system));
+  const [typed, setTyped] = useState(() => nothingTyped(system, claim?.measuredIn));
   const fields = harvest.error instanceof Problem ? harvest.error.fields : {};
   const submit = (event: FormEvent) => {
     event.preventDefault();
     harvest.mutate(asSent(typed), {
       onSuccess: () => {
-        setTyped(nothingTyped(system));
+        setTyped(nothingTyped(system, claim?.measuredIn));
         close();
       },
     });
@@ -31,6 +31,7 @@ export function HarvestDialog({ open, close }: { open: boolean; close: () => voi
       {...(claim?.leave ? { description: claim.leave } : {})}
     >
       {claim?.allowed != null && <p className="mb-3 border-l-4 border-ochre pl-2 font-semibold">{quotaWords(claim.allowed, claim.used)}</p>}
+      {claim?.bears && <p className="mb-3 text-sm">A full-grown tree gives one person {claim.bears} in a good year.</p>}
       {claim && <LastTime taxon={claim.taxon} part={claim.label} />}
       <form onSubmit={submit} className="space-y-3">
         <HarvestFields system={system} typed={typed} onChange={setTyped} fields={fields} />
@@ -44,7 +45,7 @@ export function HarvestDialog({ open, close }: { open: boolean; close: () => voi
             </ol>
           </details>
         )}
-        {harvest.error && <Trouble error={harvest.error} />}
+        {harvest.error && !fields.sure && <Trouble error={harvest.error} />}
         <Button type="submit" tone="leaf" className="w-full" disabled={harvest.isPending}>
           Put it in the log
         </Button>

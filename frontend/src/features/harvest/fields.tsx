@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import type { Schemas } from "../../api/client";
 import { Field, fieldClass } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { parseDecimal } from "../../words/numbers";
 import { SEX } from "../../words/trees";
 import { OwnMeasures } from "./measures";
@@ -35,11 +36,14 @@ export type Typed = {
   sound: string;
   sex: Schemas["Sex"];
   lone: "" | "alone" | "others";
+  /** So much, or so little left, was asked about and said once more. */
+  sure: boolean;
 };
 
-export const nothingTyped = (system: Schemas["Units"]): Typed => ({
+/** @param measuredIn how a tree's crop is told, where the school knows */
+export const nothingTyped = (system: Schemas["Units"], measuredIn?: Schemas["AmountUnit"] | null): Typed => ({
   amount: "",
-  unit: UNITS[system][0]?.value ?? "g",
+  unit: measuredIn ?? UNITS[system][0]?.value ?? "g",
   ripeness: "",
   left: 70,
   note: "",
@@ -49,6 +53,7 @@ export const nothingTyped = (system: Schemas["Units"]): Typed => ({
   sound: "",
   sex: "",
   lone: "",
+  sure: false,
 });
 
 /** In the words of the API. */
@@ -64,22 +69,36 @@ export const asSent = (t: Typed): Schemas["Taken"] => ({
   countBy: t.countBy,
   sex: t.sex,
   lone: t.lone === "" ? null : t.lone === "alone",
+  sure: t.sure,
 });
+
+/** What is doubted is asked about before it is kept: a number mistyped, a tree emptied. */
+export function SaidAgain({ doubt, sure, onChange }: { doubt: string | undefined; sure: boolean; onChange: (sure: boolean) => void }) {
+  if (!doubt) return null;
+  return (
+    <div role="alert" className="border-2 border-ochre bg-sheet p-3">
+      <p className="font-semibold">{doubt}</p>
+      <label className="flex min-h-11 items-center gap-2">
+        <input type="checkbox" name="sure" className="size-5 accent-(--ink)" checked={sure} onChange={(e) => onChange(e.target.checked)} />
+        It is so
+      </label>
+    </div>
+  );
+}
 
 /** What is told of a harvest. */
 export function HarvestFields(p: { system: Schemas["Units"]; typed: Typed; onChange: (typed: Typed) => void; fields: Record<string, string> }) {
   const { typed: t, fields } = p;
-  const set = (change: Partial<Typed>) => p.onChange({ ...t, ...change });
+  // what is changed may be doubted anew
+  const set = (change: Partial<Typed>) => p.onChange({ ...t, sure: false, ...change });
   const units = UNITS[p.system].some((u) => u.value === t.unit) ? UNITS[p.system] : [...UNITS.metric, ...UNITS.imperial];
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
         <Field label="Amount" error={fields.amount ?? fields["taken.amount"]}>
-          <input
-            className={fieldClass}
-            inputMode="decimal"
+          <NumberInput
+            unit={units.find((u) => u.value === t.unit)?.label}
             required
-            pattern="[0-9]+([.,][0-9]+)?"
             name="amount"
             value={t.amount}
             onChange={(e) => set({ amount: e.target.value })}
@@ -173,6 +192,7 @@ export function HarvestFields(p: { system: Schemas["Units"]; typed: Typed; onCha
           </select>
         </Field>
       </div>
+      <SaidAgain doubt={fields.sure ?? fields["taken.sure"]} sure={t.sure} onChange={(sure) => set({ sure })} />
       <Field label="What the next person should know" error={fields.note ?? fields["taken.note"]}>
         <textarea
           className={`${fieldClass} py-2`}

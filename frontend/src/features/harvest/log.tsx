@@ -186,6 +186,7 @@ function Correct({ h, system, onDone }: { h: Schemas["HarvestView"]; system: Sch
     left: h.shareLeft,
     note: h.note,
     sex: h.sex,
+    sure: false,
     lone: h.lone == null ? "" : h.lone ? "alone" : "others",
     minutes: h.minutes == null ? "" : String(h.minutes),
     countBy: h.countBy,
@@ -200,17 +201,18 @@ function Correct({ h, system, onDone }: { h: Schemas["HarvestView"]; system: Sch
       onDone();
     },
   });
+  const fields = correct.error instanceof Problem ? correct.error.fields : {};
   const submit = (event: FormEvent) => {
     event.preventDefault();
     correct.mutate();
   };
   return (
     <form onSubmit={submit} className="space-y-3">
-      <HarvestFields system={system} typed={typed} onChange={setTyped} fields={correct.error instanceof Problem ? correct.error.fields : {}} />
+      <HarvestFields system={system} typed={typed} onChange={setTyped} fields={fields} />
       <Field label="Why">
         <input className={fieldClass} name="because" required maxLength={300} value={because} onChange={(e) => setBecause(e.target.value)} />
       </Field>
-      {correct.error && <Trouble error={correct.error} />}
+      {correct.error && !fields["taken.sure"] && !fields.sure && <Trouble error={correct.error} />}
       <Button type="submit" tone="ink" className="w-full" disabled={correct.isPending}>
         Correct it
       </Button>

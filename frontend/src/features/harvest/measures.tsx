@@ -3,6 +3,7 @@ import { useState } from "react";
 import { client, type Schemas, unwrap } from "../../api/client";
 import { measuresQuery } from "../../api/queries";
 import { Button, Field, fieldClass, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { parseDecimal } from "../../words/numbers";
 
 /** "My basket of haws is 1.4 kg": weighed once, counted ever after, by everybody at the school. */
@@ -34,7 +35,7 @@ export function OwnMeasures(p: { amount: string; unit: Schemas["AmountUnit"]; on
           <div className="flex flex-wrap items-end gap-2">
             <div className="w-24">
               <Field label="How many">
-                <input className={fieldClass} inputMode="decimal" value={times} onChange={(e) => setTimes(e.target.value)} />
+                <NumberInput value={times} onChange={(e) => setTimes(e.target.value)} />
               </Field>
             </div>
             {measures.data.map((m) => (

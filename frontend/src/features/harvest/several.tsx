@@ -1,14 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { client, type Schemas, unwrap } from "../../api/client";
+import { client, Problem, type Schemas, unwrap } from "../../api/client";
 import { openGatesQuery, useSession } from "../../api/queries";
 import { Button, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
+import { NumberInput } from "../../ui/number-input";
 import { PageHead } from "../../ui/page-head";
 import { quotaWords } from "../../words/harvest";
 import { parseDecimal } from "../../words/numbers";
 import { capital, dayWords } from "../../words/text";
-import { COUNT_BY, UNITS } from "./fields";
+import { COUNT_BY, SaidAgain, UNITS } from "./fields";
 
 type Line = { amount: string; opened: string; sound: string };
 const NOTHING: Line = { amount: "", opened: "", sound: "" };
@@ -28,6 +29,7 @@ export default function SeveralTrees() {
     minutes: "",
     note: "",
     countBy: "" as Schemas["CountBy"],
+    sure: false,
   });
   const [said, setSaid] = useState("");
   const log = useMutation({
@@ -42,6 +44,7 @@ export default function SeveralTrees() {
             note: common.note,
             minutes: common.minutes === "" ? null : Number(common.minutes),
             countBy: common.countBy,
+            sure: common.sure,
           },
         }),
       ),
@@ -55,6 +58,7 @@ export default function SeveralTrees() {
   const kinds = [...new Map(open.data.map((g) => [g.what, `${g.name}, ${g.label}`])).entries()];
   const chosen = what || (kinds[0]?.[0] ?? "");
   const gates = open.data.filter((g) => g.what === chosen);
+  const doubt = log.error instanceof Problem ? log.error.fields.sure : undefined;
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const trees: Schemas["TreeTaken"][] = [];
@@ -69,7 +73,10 @@ export default function SeveralTrees() {
     setSaid("");
     log.mutate(trees);
   };
-  const set = (id: string, change: Partial<Line>) => setLines({ ...lines, [id]: { ...(lines[id] ?? NOTHING), ...change } });
+  const set = (id: string, change: Partial<Line>) => {
+    setLines({ ...lines, [id]: { ...(lines[id] ?? NOTHING), ...change } });
+    setCommon({ ...common, sure: false });
+  };
   return (
     <div className="mx-auto max-w-4xl px-4 py-5 wide:px-6">
       <PageHead
@@ -164,9 +171,7 @@ export default function SeveralTrees() {
                     </span>
                   </span>
                   <Field label="Amount">
-                    <input
-                      className={fieldClass}
-                      inputMode="decimal"
+                    <NumberInput
                       aria-label={`Amount of ${g.tag}`}
                       value={line.amount}
                       onChange={(e) => set(g.examination, { amount: e.target.value })}
@@ -197,7 +202,7 @@ export default function SeveralTrees() {
               step={5}
               className="h-11 w-full accent-(--ink)"
               value={common.left}
-              onChange={(e) => setCommon({ ...common, left: Number(e.target.value) })}
+              onChange={(e) => setCommon({ ...common, left: Number(e.target.value), sure: false })}
             />
           </Field>
           <Field label="What the next person should know">
@@ -211,7 +216,8 @@ export default function SeveralTrees() {
             />
           </Field>
           {said && <p role="alert">{said}</p>}
-          {log.error && <Trouble error={log.error} />}
+          <SaidAgain doubt={doubt} sure={common.sure} onChange={(sure) => setCommon({ ...common, sure })} />
+          {log.error && !doubt && <Trouble error={log.error} />}
           <Button type="submit" tone="leaf" disabled={log.isPending}>
             Put them in the log
           </Button>
