@@ -14,6 +14,7 @@ use App\Trees\CoveredTrees;
 use App\Trees\Site;
 use App\Trees\SiteRepository;
 use App\Trees\SpecimenRepository;
+use App\Trees\SpentQuotas;
 use App\Trees\StationKind;
 use App\Weather\Stations;
 use Hylognosis\Flora\Flora;
@@ -45,6 +46,7 @@ final readonly class DueToday
         private SchoolClock $clock,
         private TreeEventRepository $events,
         private CacheInterface $cache,
+        private SpentQuotas $spent,
     ) {
     }
 
@@ -67,6 +69,7 @@ final readonly class DueToday
         $key = hash(
             'sha256',
             serialize([
+                2, // of what is kept; to be raised when that changes
                 $flora->hash,
                 CalendarDay::iso($today),
                 $kinds,
@@ -76,7 +79,7 @@ final readonly class DueToday
             ]),
         );
 
-        return $this->cache->get('due-'.$key, function (ItemInterface $item) use (
+        $due = $this->cache->get('due-'.$key, function (ItemInterface $item) use (
             $flora,
             $kinds,
             $sites,
@@ -86,6 +89,12 @@ final readonly class DueToday
 
             return $this->reckoned($flora, $kinds, $sites, $today);
         });
+        $spent = $this->spent->at($sites);
+
+        return array_map(
+            static fn (DueView $d): DueView => isset($spent[$d->siteId][$d->taxon.'/'.$d->partId]) ? $d->spent() : $d,
+            $due,
+        );
     }
 
     /**
@@ -116,9 +125,11 @@ final readonly class DueToday
                     };
                     if (null !== $until) {
                         $due[] = new DueView(
+                            $id,
                             $sites[$id]->name,
                             $taxon->id,
                             $taxon->commonName(),
+                            $part->id,
                             $part->label,
                             !$open,
                             CalendarDay::iso($until),

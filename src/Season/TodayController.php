@@ -22,6 +22,7 @@ use App\Trees\CoveredTrees;
 use App\Trees\Site;
 use App\Trees\SiteRepository;
 use App\Trees\SpecimenRepository;
+use App\Trees\SpentQuotas;
 use App\Web\ApiController;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Measure\CalendarDay;
@@ -56,6 +57,7 @@ final class TodayController extends ApiController
         private readonly BatchPage $making,
         private readonly SpecimenRepository $specimens,
         private readonly CoveredTrees $covered,
+        private readonly SpentQuotas $spent,
     ) {
     }
 
@@ -76,7 +78,7 @@ final class TodayController extends ApiController
                 $place instanceof School ? $place->place : $place->name ?? '',
                 $this->summaries->of($this->examinations->openOf($user, self::RECENT), $user),
                 array_values(array_filter($wanted, static fn (ExaminationSummaryView $s): bool => $s->wantsSecond)),
-                $this->summaries->of($this->examinations->signedFor($user, self::RECENT), $user),
+                self::toBeRead($this->summaries->of($this->examinations->signedFor($user, self::RECENT), $user)),
                 null === $place ? [] : $this->inWindow($flora, $place->place(), DayOfYear::on($today), $user),
                 array_map($this->log->view(...), $this->harvests->newest(self::TAKEN)),
                 array_map(
@@ -97,17 +99,33 @@ final class TodayController extends ApiController
         );
     }
 
+    /**
+     * What waits for a second look stands above, without a way to the first scores.
+     *
+     * @param list<ExaminationSummaryView> $signed
+     *
+     * @return list<ExaminationSummaryView>
+     */
+    private static function toBeRead(array $signed): array
+    {
+        return array_values(
+            array_filter($signed, static fn (ExaminationSummaryView $s): bool => !$s->wantsSecond || !$s->covered),
+        );
+    }
+
     /** @return list<InWindowView> those of which we have a tree first, soonest to close first */
     private function inWindow(Flora $flora, Place $place, DayOfYear $today, User $user): array
     {
         $phenology = Phenology::at($flora, $place);
-        $views = $trees = [];
+        $views = $trees = $held = [];
         $covered = $this->covered->for($user);
         foreach ($this->specimens->held($flora->name) as $tree) {
             if (!isset($covered[$tree->id])) {
                 $trees[$tree->kind][] = $tree->tag;
+                $held[$tree->kind][$tree->site->id] = $tree->site;
             }
         }
+        $spent = $this->spent->at(array_merge(...array_values(array_map(array_values(...), $held))));
         foreach ($flora->taxa as $taxon) {
             foreach ($taxon->parts as $part) {
                 $window = $phenology->window($part);
@@ -121,6 +139,15 @@ final class TodayController extends ApiController
                         $window->words(),
                         $today->until($window->to),
                         \array_slice($trees[$taxon->id] ?? [], 0, 4),
+                        array_values(
+                            array_map(
+                                static fn (Site $site): string => $site->name,
+                                array_filter(
+                                    $held[$taxon->id] ?? [],
+                                    static fn (Site $site): bool => isset($spent[$site->id][$taxon->id.'/'.$part->id]),
+                                ),
+                            ),
+                        ),
                     );
                 }
             }

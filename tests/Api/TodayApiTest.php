@@ -61,6 +61,7 @@ final class TodayApiTest extends ApiTestCase
         self::assertNotContains(basename($address), $this->ids('waiting'), 'nobody is their own second');
         $this->signIn('jonas');
         self::assertContains(basename($address), $this->ids('waiting'));
+        self::assertNotContains(basename($address), $this->ids('recent'), 'no way to the first scores beside it');
         $this->signIn('ida');
         self::assertSame([], $this->ids('waiting'), 'a learner decides nothing');
         // Whoever looks as the second person is not shown the first one's result on the way.
@@ -83,6 +84,29 @@ final class TodayApiTest extends ApiTestCase
         }
 
         return $parts;
+    }
+
+    public function testAQuotaOfTheYearThatIsTakenIsTold(): void
+    {
+        $this->signIn('marta');
+        $elders = function (string $list): array {
+            $rows = (array) $this->call('GET', '/api/today')[$list];
+
+            return array_column(
+                array_filter(
+                    $rows,
+                    static fn (mixed $r): bool => \is_array($r)
+                        && 'sambucus-nigra' === $r['taxon']
+                        && \in_array('M-01', (array) $r['trees'], true),
+                ),
+                'spent',
+            );
+        };
+        $site = self::text(array_column($this->call('GET', '/api/sites'), 'id', 'name'), 'Mill meadow');
+        $this->call('PUT', "/api/sites/$site/quotas", ['quotas' => ['sambucus-nigra/flower' => 60]]);
+        self::assertSame([[[]], [false]], [$elders('inWindow'), $elders('due')]);
+        $this->call('PUT', "/api/sites/$site/quotas", ['quotas' => ['sambucus-nigra/flower' => 1]]);
+        self::assertSame([[['Mill meadow']], [true]], [$elders('inWindow'), $elders('due')]);
     }
 
     /** @return list<mixed> */

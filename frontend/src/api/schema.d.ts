@@ -6501,15 +6501,21 @@ export interface components {
             daysLeft: number;
             /** @description tags of our own held to be of that kind, a few */
             trees: string[];
+            /** @description places with such trees where it was taken as often as may be this year */
+            spent: string[];
         };
         /** @description Something that is likely open on own trees, or is to be looked at now for later. */
         DueView: {
-            /** @description name of the place */
+            /** @description id of the place */
+            siteId: string;
+            /** @description its name */
             site: string;
             /** @description id of the kind */
             taxon: string;
             /** @description its common name */
             commonName: string;
+            /** @description id of the part */
+            partId: string;
             /** @description what it is called */
             part: string;
             /** @description to be looked at now, and taken later */
@@ -6520,6 +6526,11 @@ export interface components {
             daysLeft: number;
             /** @description tags */
             trees: string[];
+            /**
+             * @description as often as may be it was taken there this year
+             * @default false
+             */
+            spent?: boolean;
         };
         /** @enum {string} */
         WeatherMatter: "storm" | "frost" | "heat";

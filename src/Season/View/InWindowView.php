@@ -16,6 +16,7 @@ final readonly class InWindowView
      * @param string $window     window of the year, in words
      * @param int    $daysLeft   days until its window shuts, 0 on the last
      * @param list<string> $trees  tags of our own held to be of that kind, a few
+     * @param list<string> $spent  places with such trees where it was taken as often as may be this year
      */
     public function __construct(
         public string $taxon,
@@ -26,6 +27,7 @@ final readonly class InWindowView
         public string $window,
         public int $daysLeft,
         public array $trees,
+        public array $spent,
     ) {
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Hylognosis\Tests\Core\Crop;
+namespace App\Tests\Core\Crop;
 
 use Hylognosis\Crop\DoubtfulTake;
 use Hylognosis\Crop\TakeDoubt;

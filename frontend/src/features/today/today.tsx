@@ -32,6 +32,26 @@ export default function Today() {
       </div>
       <div className="mt-4 grid grid-cols-1 gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_22rem]">
         <div className="space-y-6">
+          {t.waiting.length > 0 && (
+            <Section title="Waits for a second look" note="A deadly look-alike calls for two. Do not read the first scores; look for yourself.">
+              {t.waiting.map((e) => (
+                <li key={e.id} className="rule-b flex flex-wrap items-center justify-between gap-2 py-2">
+                  <span>
+                    <strong>{e.tag}</strong> {capital(e.claim ?? "")} · {e.site}
+                    <span className="block text-sm text-faded">
+                      signed by {e.examiner}, {dayWords(e.date)}
+                    </span>
+                  </span>
+                  <Link
+                    to={`/examine?second=${e.id}&tree=${e.specimen}`}
+                    className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-sheet px-3 font-semibold"
+                  >
+                    Take the second look
+                  </Link>
+                </li>
+              ))}
+            </Section>
+          )}
           {t.askAgain.length > 0 && (
             <Section title="Ask the owner again">
               {t.askAgain.map((a) => (
@@ -63,6 +83,7 @@ export default function Today() {
                     <strong>{capital(d.commonName)}</strong>, {d.part}
                   </Link>{" "}
                   · {d.site}
+                  {d.spent && <span className="block text-sm font-semibold">the year’s quota is taken there</span>}
                   <span className="block text-sm">
                     {d.look
                       ? `look at it by ${dayWords(d.until)}, to take it later`
@@ -89,26 +110,6 @@ export default function Today() {
             <Section title="In the making">
               {t.making.map((b) => (
                 <BatchLine key={b.id} b={b} />
-              ))}
-            </Section>
-          )}
-          {t.waiting.length > 0 && (
-            <Section title="Waits for a second look" note="A deadly look-alike calls for two. Do not read the first scores; look for yourself.">
-              {t.waiting.map((e) => (
-                <li key={e.id} className="rule-b flex flex-wrap items-center justify-between gap-2 py-2">
-                  <span>
-                    <strong>{e.tag}</strong> {capital(e.claim ?? "")} · {e.site}
-                    <span className="block text-sm text-faded">
-                      signed by {e.examiner}, {dayWords(e.date)}
-                    </span>
-                  </span>
-                  <Link
-                    to={`/examine?second=${e.id}&tree=${e.specimen}`}
-                    className="inline-flex min-h-11 items-center rounded-sm border border-ink bg-sheet px-3 font-semibold"
-                  >
-                    Take the second look
-                  </Link>
-                </li>
               ))}
             </Section>
           )}
@@ -162,6 +163,7 @@ export default function Today() {
                   </span>
                   <Name>{w.name}</Name>
                   <span className="text-sm text-faded">{w.trees.length > 0 ? w.trees.join(", ") : "no tree of ours"}</span>
+                  {w.spent.length > 0 && <span className="text-sm font-semibold">the year’s quota is taken: {w.spent.join(", ")}</span>}
                 </Link>
                 <span className="figures self-center text-right text-sm text-faded">
                   {w.daysLeft === 0 ? "last day" : w.daysLeft === 1 ? "one day left" : `${w.daysLeft} days left`}
