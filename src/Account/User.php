@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Account;
 
 use App\Library\FloraLibrary;
+use App\Web\WorksWithFlora;
 use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
@@ -13,7 +14,7 @@ use Symfony\Component\Uid\Uuid;
 /** Somebody of the school who signs in. */
 #[ORM\Entity(repositoryClass: UserRepository::class)]
 #[ORM\Table(name: 'person')]
-class User implements UserInterface, PasswordAuthenticatedUserInterface
+class User implements UserInterface, PasswordAuthenticatedUserInterface, WorksWithFlora
 {
     #[ORM\Id]
     #[ORM\Column(length: 36)]
@@ -75,6 +76,11 @@ class User implements UserInterface, PasswordAuthenticatedUserInterface
     public function hasLeft(): bool
     {
         return null !== $this->leftAt;
+    }
+
+    public function worksWith(): string
+    {
+        return $this->flora;
     }
 
     public function getUserIdentifier(): string

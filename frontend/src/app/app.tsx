@@ -1,65 +1,71 @@
 import type { QueryClient } from "@tanstack/react-query";
-import { lazy, Suspense, useEffect } from "react";
-import { Link, NavLink, Route, Routes, useLocation } from "react-router";
+import { Suspense, useEffect } from "react";
+import { Link, matchPath, NavLink, Route, Routes, useLocation } from "react-router";
 import { examinationQuery, sessionQuery, todayQuery, useSession } from "../api/queries";
-import { BeginSchool } from "../features/account/begin-school";
 import { Person } from "../features/account/person";
-import { SignIn } from "../features/account/signin";
 import { FieldStrip } from "../features/along/strip";
 import { Find } from "../features/find/find";
 import { Loading, Trouble } from "../ui/controls";
 import { writeDaysAs } from "../words/text";
 import { Boundary } from "./boundary";
+import { Page, page } from "./page";
 
-const today = () => import("../features/today/today");
-const Today = lazy(today);
-const Begin = lazy(() => import("../features/examine/begin"));
-const examine = () => import("../features/examine/examine");
-const Examine = lazy(examine);
-const SpeciesIndex = lazy(() => import("../features/species/index"));
-const ReviewPage = lazy(() => import("../features/review/review"));
-const Terms = lazy(() => import("../features/terms/terms"));
-const Running = lazy(() => import("../features/running/running"));
-const Places = lazy(() => import("../features/trees/places"));
-const Place = lazy(() => import("../features/trees/place"));
-const Trees = lazy(() => import("../features/trees/trees"));
-const Tree = lazy(() => import("../features/trees/tree"));
-const Year = lazy(() => import("../features/year/year"));
-const PlanPage = lazy(() => import("../features/year/plan"));
-const Walk = lazy(() => import("../features/year/walk"));
-const Phenology = lazy(() => import("../features/year/phenology"));
-const Reckoning = lazy(() => import("../features/reckoning/index"));
-const Measure = lazy(() => import("../features/reckoning/measure"));
-const Recipes = lazy(() => import("../features/recipes/index"));
-const RecipePage = lazy(() => import("../features/recipes/page"));
-const Trials = lazy(() => import("../features/trials/index"));
-const WoodBook = lazy(() => import("../features/species/wood"));
-const HarvestLog = lazy(() => import("../features/harvest/log"));
-const SeveralTrees = lazy(() => import("../features/harvest/several"));
-const Batches = lazy(() => import("../features/batches/index"));
-const BeginBatch = lazy(() => import("../features/batches/begin"));
-const BatchPage = lazy(() => import("../features/batches/batch"));
-const BatchLabels = lazy(() => import("../features/batches/labels"));
-const Recalls = lazy(() => import("../features/batches/recalls"));
-const Tags = lazy(() => import("../features/trees/tags"));
-const Exchange = lazy(() => import("../features/exchange/exchange"));
-const Decision = lazy(() => import("../features/decision/decision"));
-const Devices = lazy(() => import("../features/devices/devices"));
-const People = lazy(() => import("../features/people/people"));
-const Join = lazy(() => import("../features/account/join"));
-const Compare = lazy(() => import("../features/species/compare"));
-const Along = lazy(() => import("../features/along/along"));
-const SheetPage = lazy(() => import("../features/sheet/sheet"));
-const EnterSheet = lazy(() => import("../features/sheet/enter"));
-const SpeciesPage = lazy(() => import("../features/species/page"));
+/** Every page by its address; loaded when somebody goes there. */
+const PAGES = {
+  "/": page(() => import("../features/today/today")),
+  "/examine": page(() => import("../features/examine/begin")),
+  "/examine/:id": page(() => import("../features/examine/examine")),
+  "/species": page(() => import("../features/species/index")),
+  "/species/:id": page(() => import("../features/species/page")),
+  "/compare": page(() => import("../features/species/compare")),
+  "/review/:flora": page(() => import("../features/review/review")),
+  "/sheet": page(() => import("../features/sheet/sheet")),
+  "/sheet/enter": page(() => import("../features/sheet/enter")),
+  "/along": page(() => import("../features/along/along")),
+  "/year": page(() => import("../features/year/year")),
+  "/plan": page(() => import("../features/year/plan")),
+  "/plan/walk": page(() => import("../features/year/walk")),
+  "/phenology": page(() => import("../features/year/phenology")),
+  "/reckon": page(() => import("../features/reckoning/index")),
+  "/recipes": page(() => import("../features/recipes/index")),
+  "/recipes/:id": page(() => import("../features/recipes/page")),
+  "/trials": page(() => import("../features/trials/index")),
+  "/woods": page(() => import("../features/species/wood")),
+  "/measure": page(() => import("../features/reckoning/measure")),
+  "/harvests": page(() => import("../features/harvest/log")),
+  "/harvests/several": page(() => import("../features/harvest/several")),
+  "/batches": page(() => import("../features/batches/index")),
+  "/batches/new": page(() => import("../features/batches/begin")),
+  "/batches/:id": page(() => import("../features/batches/batch")),
+  "/batches/:id/labels": page(() => import("../features/batches/labels")),
+  "/jars/:id": page(() => import("../features/batches/batch").then((m) => ({ default: () => <m.default unit /> }))),
+  "/recalls": page(() => import("../features/batches/recalls")),
+  "/terms": page(() => import("../features/terms/terms")),
+  "/running": page(() => import("../features/running/running")),
+  "/people": page(() => import("../features/people/people")),
+  "/people/devices": page(() => import("../features/devices/devices")),
+  "/trees": page(() => import("../features/trees/trees")),
+  "/trees/:id": page(() => import("../features/trees/tree")),
+  "/tags": page(() => import("../features/trees/tags")),
+  "/exchange": page(() => import("../features/exchange/exchange")),
+  "/decisions/:id": page(() => import("../features/decision/decision")),
+  "/places": page(() => import("../features/trees/places")),
+  "/places/:id": page(() => import("../features/trees/place")),
+};
+const DOOR = page(() => import("../features/account/signin"));
+const BEGINNING = page(() => import("../features/account/begin-school"));
+const JOINING = page(() => import("../features/account/join"));
 
 /** The page asked for is fetched beside the session, and what it asks first as soon as somebody is known to be signed in. */
 export function ahead(path: string, queries: QueryClient) {
+  Object.entries(PAGES)
+    .find(([pattern]) => matchPath(pattern, path))?.[1]
+    .ahead();
   const id = /^\/examine\/([0-9a-f-]{36})$/.exec(path)?.[1];
-  if (path === "/") void today();
-  else if (id) void examine();
   void queries.prefetchQuery(sessionQuery).then(() => {
-    if (!queries.getQueryData(sessionQuery.queryKey)?.user) return;
+    const session = queries.getQueryData(sessionQuery.queryKey);
+    if (session && !session.user) (session.begun ? DOOR : BEGINNING).ahead();
+    if (!session?.user) return;
     if (path === "/") void queries.prefetchQuery(todayQuery);
     else if (id) void queries.prefetchQuery(examinationQuery(id));
   });
@@ -127,16 +133,23 @@ export function App() {
     return (
       <Suspense fallback={<Loading what="the page" />}>
         <Routes>
-          <Route path="/join/:secret" element={<Join />} />
+          <Route path="/join/:secret" element={<Page of={JOINING} />} />
         </Routes>
       </Suspense>
     );
-  if (!session.data.begun) return <BeginSchool />;
+  if (!session.data.begun)
+    return (
+      <Suspense fallback={<Loading what="the page" />}>
+        <Page of={BEGINNING} />
+      </Suspense>
+    );
   if (!session.data.user)
     return (
       <>
         <FieldStrip />
-        <SignIn session={session.data} />
+        <Suspense fallback={<Loading what="the page" />}>
+          <Page of={DOOR} />
+        </Suspense>
       </>
     );
   writeDaysAs(session.data.school?.dates ?? "day");
@@ -180,45 +193,9 @@ export function App() {
         <Boundary at={pathname}>
           <Suspense fallback={<Loading what="the page" />}>
             <Routes>
-              <Route path="/" element={<Today />} />
-              <Route path="/examine" element={<Begin />} />
-              <Route path="/examine/:id" element={<Examine />} />
-              <Route path="/species" element={<SpeciesIndex />} />
-              <Route path="/species/:id" element={<SpeciesPage />} />
-              <Route path="/compare" element={<Compare />} />
-              <Route path="/review/:flora" element={<ReviewPage />} />
-              <Route path="/sheet" element={<SheetPage />} />
-              <Route path="/sheet/enter" element={<EnterSheet />} />
-              <Route path="/along" element={<Along />} />
-              <Route path="/year" element={<Year />} />
-              <Route path="/plan" element={<PlanPage />} />
-              <Route path="/plan/walk" element={<Walk />} />
-              <Route path="/phenology" element={<Phenology />} />
-              <Route path="/reckon" element={<Reckoning />} />
-              <Route path="/recipes" element={<Recipes />} />
-              <Route path="/recipes/:id" element={<RecipePage />} />
-              <Route path="/trials" element={<Trials />} />
-              <Route path="/woods" element={<WoodBook />} />
-              <Route path="/measure" element={<Measure />} />
-              <Route path="/harvests" element={<HarvestLog />} />
-              <Route path="/harvests/several" element={<SeveralTrees />} />
-              <Route path="/batches" element={<Batches />} />
-              <Route path="/batches/new" element={<BeginBatch />} />
-              <Route path="/batches/:id" element={<BatchPage />} />
-              <Route path="/batches/:id/labels" element={<BatchLabels />} />
-              <Route path="/jars/:id" element={<BatchPage unit />} />
-              <Route path="/recalls" element={<Recalls />} />
-              <Route path="/terms" element={<Terms />} />
-              <Route path="/running" element={<Running />} />
-              <Route path="/people" element={<People />} />
-              <Route path="/people/devices" element={<Devices />} />
-              <Route path="/trees" element={<Trees />} />
-              <Route path="/trees/:id" element={<Tree />} />
-              <Route path="/tags" element={<Tags />} />
-              <Route path="/exchange" element={<Exchange />} />
-              <Route path="/decisions/:id" element={<Decision />} />
-              <Route path="/places" element={<Places />} />
-              <Route path="/places/:id" element={<Place />} />
+              {Object.entries(PAGES).map(([path, of]) => (
+                <Route key={path} path={path} element={<Page key={path} of={of} />} />
+              ))}
               <Route path="*" element={<Nowhere />} />
             </Routes>
           </Suspense>

@@ -8,7 +8,12 @@ import "./index.css";
 
 const queries = new QueryClient({
   defaultOptions: {
-    queries: { retry: (count, error) => count < 1 && !(error instanceof Problem && error.status >= 400), refetchOnWindowFocus: false },
+    // what was asked for ahead a moment ago is not asked for again when it is drawn
+    queries: {
+      staleTime: 2_000,
+      retry: (count, error) => count < 1 && !(error instanceof Problem && error.status >= 400),
+      refetchOnWindowFocus: false,
+    },
   },
 });
 

@@ -23,7 +23,7 @@ const DATES: { value: Schemas["Dates"]; label: string }[] = [
 ];
 
 /** The first page of an empty school: one page, ten fields, and one is in. */
-export function BeginSchool() {
+export default function BeginSchool() {
   const queries = useQueryClient();
   const floras = useQuery(florasQuery);
   const [whose, setWhose] = useState<"group" | "alone">("group");

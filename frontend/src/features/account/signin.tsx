@@ -1,11 +1,13 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
-import { client, type Session, unwrap } from "../../api/client";
+import { client, unwrap } from "../../api/client";
+import { useSession } from "../../api/queries";
 import { Glyph } from "../../plates/glyphs";
 import { Button, Field, fieldClass, Trouble } from "../../ui/controls";
 import { GateFigure } from "../gate/figure";
 
-export function SignIn({ session }: { session: Session }) {
+export default function SignIn() {
+  const session = useSession().data;
   const [email, setEmail] = useState("");
   const [password, setPassword] = useState("");
   const [error, setError] = useState<Error | null>(null);
@@ -72,7 +74,7 @@ export function SignIn({ session }: { session: Session }) {
             {busy ? "Signing in …" : "Sign in"}
           </Button>
         </form>
-        {session.demoAccounts.length > 0 && (
+        {session && session.demoAccounts.length > 0 && (
           <div className="rule-t mt-5 pt-4">
             <h2 className="text-lg">Or walk in: the demo school</h2>
             <ul className="mt-2 space-y-1.5">
