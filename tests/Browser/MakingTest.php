@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
 use Facebook\WebDriver\WebDriverSelect;
 use Symfony\Component\Uid\Uuid;
 
@@ -81,7 +82,7 @@ final class MakingTest extends BrowserTestCase
         );
         $this->choose('By which recipe?', 'Chestnuts, cured, roasted, and as flour');
         $this->choose('Which way?', 'Flour: They are to keep for the year.');
-        $this->see(WebDriverBy::name('batch-name'))->clear()->sendKeys('Flour of the year');
+        $this->see(WebDriverBy::name('batch-name'))->sendKeys([WebDriverKeys::CONTROL, 'a'])->sendKeys('Flour of the year');
         $this->see(WebDriverBy::name('batch-weight'))->sendKeys('4,2');
         $this->press('Begin');
         $this->waitForText(WebDriverBy::cssSelector('h1'), 'Flour of the year');
@@ -195,7 +196,7 @@ final class MakingTest extends BrowserTestCase
         $this->choose('By which recipe?', 'Chestnuts, cured, roasted, and as flour');
         $this->choose('Which way?', 'Flour: They are to keep for the year.');
         $name = $this->see(WebDriverBy::name('batch-name'));
-        $name->clear()->sendKeys('Flour for the class');
+        $name->sendKeys([WebDriverKeys::CONTROL, 'a'])->sendKeys('Flour for the class'); // over what it was called
         $this->see(WebDriverBy::name('batch-weight'))->sendKeys('1,35');
         self::assertSame([], $this->axe());
         $this->press('Begin');
@@ -264,7 +265,7 @@ final class MakingTest extends BrowserTestCase
         foreach (
             ['firewood-stacked' => '1', 'firewood-density' => '720', 'firewood-perDay' => '100'] as $field => $value
         ) {
-            $this->see(WebDriverBy::name($field))->clear()->sendKeys($value);
+            $this->see(WebDriverBy::name($field))->sendKeys([WebDriverKeys::CONTROL, 'a'])->sendKeys($value);
         }
         $this->click(WebDriverBy::cssSelector('[data-reckon=firewood] button[type=submit]'));
         $this->waitForText(WebDriverBy::cssSelector('[data-reckon=firewood]'), 'Heat in all of it: 2,');

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, type Schemas, unwrap } from "../../api/client";
 import { newId } from "../../api/id";
@@ -16,7 +16,13 @@ const alongQuery = { queryKey: ["along"], queryFn: async () => ({ along: (await 
 /** What goes into the wood: all that a decision needs, on this device; and what was entered there and waits. */
 export default function AlongPage() {
   const standing = useStanding();
-  const here = useQuery({ ...alongQuery, queryKey: ["along", standing.waiting, standing.refused, standing.handedIn], gcTime: 0 });
+  const here = useQuery({
+    ...alongQuery,
+    queryKey: ["along", standing.waiting, standing.refused, standing.handedIn],
+    gcTime: 0,
+    staleTime: 0,
+    placeholderData: keepPreviousData, // the list does not vanish while it is read again
+  });
   if (here.isPending) return <Loading what="what is here" />;
   if (here.isError) return <Trouble error={here.error} retry={() => void here.refetch()} />;
   const { along: taken, waiting } = here.data;
