@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Tests\Browser;
 
-use App\Tests\Support\Starter;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
@@ -213,57 +212,6 @@ final class ExamineTest extends BrowserTestCase
                 'e.outerHTML.slice(0, 120))',
         );
         self::assertSame([], $small, 'Targets are 44 px high.');
-    }
-
-    /** Two presses a look: the tile, and on how many. What is not known of this tree is left for later. */
-    public function testRoundTheTreeARightTreeClearsInFewPresses(): void
-    {
-        $this->resize(390, 844);
-        $this->signIn('Marta Ellinger');
-        $this->begin('M-01', 'black elder, flowers');
-        $this->browser->executeScript('window.presses = 0; addEventListener("click", () => (presses += 1), true)');
-        $this->press('Round the tree');
-        $known = Starter::ELDER_AS_SHIPPED;
-        for ($question = 0; $question < 40; ++$question) {
-            $at = $this->browser->executeScript(
-                'return document.querySelector("[data-round] [data-character]")?.dataset.character ?? null',
-            );
-            if (null === $at) {
-                break;
-            }
-            self::assertIsString($at);
-            $in = '[data-round] [data-character="'.$at.'"]';
-            $score = $known[$at] ?? null;
-            if (null === $score) {
-                $this->press('Later');
-            } elseif (\is_array($score[0])) {
-                $this->see(WebDriverBy::cssSelector($in.' input'))->sendKeys(implode(' ', $score[0]));
-            } else {
-                $this->click(WebDriverBy::cssSelector($in.' [data-state-id="'.$score[0].'"]'));
-            }
-            if (null !== $score) {
-                $this->click(
-                    WebDriverBy::xpath('(//*[@data-round]//button[contains(., "ecord")][not(@disabled)])[last()]'),
-                );
-            }
-            $this->browser
-                ->wait(10, 40)
-                ->until(fn (): bool => [] === $this->browser->findElements(WebDriverBy::cssSelector($in)), $at);
-        }
-        $this->waitForText(WebDriverBy::cssSelector('[data-round]'), 'What tells most has been looked at');
-        self::assertSame([], $this->axe());
-        self::assertSame([], $this->wider());
-        $this->press('Nine points');
-        $this->click(
-            WebDriverBy::xpath('//fieldset[contains(., "flowers of the head open")]//button[normalize-space(.)="Yes"]'),
-        );
-        $this->press('Close');
-        $this->see(WebDriverBy::cssSelector('[data-gate="cleared"]'));
-        $presses = $this->browser->executeScript('return presses');
-        self::assertIsInt($presses);
-        fwrite(\STDERR, \sprintf("\nRound the tree: an elder clears in %d presses\n", $presses));
-        self::assertLessThan(60, $presses);
-        self::assertSame([], $this->consoleErrors());
     }
 
     private function record(string $character, string $words): void

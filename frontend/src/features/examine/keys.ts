@@ -102,16 +102,21 @@ export function useKeys(bench: Bench) {
     const listen = (event: KeyboardEvent) => {
       const b = latest.current;
       if (b.table.dialog !== null || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (isMeant(event.target as HTMLElement, event.key) && press(b, event.key)) event.preventDefault();
+      const at = event.target as HTMLElement;
+      if (!isMeant(at, event.key) || !press(b, event.key)) return;
+      event.preventDefault();
+      if (isTyping(at)) at.blur(); // what was typed is recorded: the keys are keys again
     };
     window.addEventListener("keydown", listen);
     return () => window.removeEventListener("keydown", listen);
   }, []);
 }
 
+const isTyping = (at: HTMLElement): boolean => at.closest("input, textarea, select") !== null;
+
 /** Enter records from a field and from a drawn tile too; every other button keeps its own Enter. */
 function isMeant(at: HTMLElement, key: string): boolean {
-  const typing = at.closest("input, textarea, select") !== null;
+  const typing = isTyping(at);
   if (key !== "Enter") return !typing;
   const button = at.closest("button");
   const kept = button !== null && !button.dataset.stateId && button.getAttribute("aria-expanded") !== "true";
