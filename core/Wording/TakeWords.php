@@ -38,7 +38,7 @@ final readonly class TakeWords
                     TakeDoubt::LittleLeft => 0 === $take->left
                         ? 'Nothing is left on the tree, for itself or for those who live on it.'
                         : \sprintf(
-                            'Only %d per cent are left on the tree, for itself and for those who live on it.',
+                            'Only %d %% are left on the tree, for itself and for those who live on it.',
                             $take->left,
                         ),
                 },

@@ -13,6 +13,8 @@ use Facebook\WebDriver\WebDriverKeys;
 /** The whole of the main job, from today's page to the log: with nothing but keys, and with nothing but a thumb. */
 final class HandsTest extends BrowserTestCase
 {
+    private const OPEN = '[data-pane="look"] [data-character]:has(h3 button[aria-expanded="true"])';
+
     public function testByTouchAloneRoundTheTreeARightTreeClearsInFewPressesAndIsLogged(): void
     {
         $this->resize(390, 844);
@@ -77,7 +79,7 @@ final class HandsTest extends BrowserTestCase
         $left = array_diff_key(Starter::ELDER_AS_SHIPPED, ['leaf.teeth' => 1]); // that one is not required
         for ($look = 0; $look < 40 && [] !== $left; ++$look) {
             $this->keys('n');
-            $at = $this->asks('[data-pane="look"] [data-character]:has(h3 button[aria-expanded="true"])');
+            $at = $this->asks(self::OPEN);
             self::assertIsString($at, 'the next look stands open');
             $this->answerByKeys($at, Starter::ELDER_AS_SHIPPED[$at] ?? null);
             unset($left[$at]);
@@ -127,14 +129,14 @@ final class HandsTest extends BrowserTestCase
     /** @param array{string|list<int>, int}|array{list<int>}|null $score null: it cannot be seen now */
     private function answerByKeys(string $at, ?array $score): void
     {
-        $before = $this->browser->executeScript('return document.querySelector("[role=status].fixed")?.textContent ?? ""');
         if (null === $score) {
             $this->keys('x');
         } elseif (\is_array($score[0])) {
             $this->tabTo('one for each', implode(' ', $score[0]).WebDriverKeys::ENTER, 'One count for each');
         } else {
             $place = $this->browser->executeScript(
-                'return [...document.querySelectorAll(arguments[0])].findIndex((e) => e.dataset.stateId === arguments[1])',
+                'return [...document.querySelectorAll(arguments[0])]'.
+                    '.findIndex((e) => e.dataset.stateId === arguments[1])',
                 ['[data-character="'.$at.'"] [data-state-id]', $score[0]],
             );
             self::assertIsInt($place);
@@ -150,16 +152,7 @@ final class HandsTest extends BrowserTestCase
             }
             $this->keys(str_repeat('+', ($score[1] ?? 1) - 1).WebDriverKeys::ENTER);
         }
-        $this->browser
-            ->wait(10, 40)
-            ->until(
-                fn (): mixed => $this->browser->executeScript(
-                    'return document.querySelector(`[data-character="${arguments[0]}"]`)?.textContent.match(/Recorded|cannot be seen/i) != null || '.
-                        'document.querySelector(`[data-character="${arguments[0]}"] h3 button[aria-expanded="true"]`) === null',
-                    [$at],
-                ),
-                $at.' after '.(\is_string($before) ? $before : ''),
-            );
+        $this->browser->wait(10, 40)->until(fn (): bool => $this->asks(self::OPEN) !== $at, $at);
     }
 
     /** What the open question asks about. */
@@ -179,7 +172,8 @@ final class HandsTest extends BrowserTestCase
         for ($tab = 0; $tab < 160; ++$tab) {
             $here = $this->browser->executeScript(
                 'const e = document.activeElement; const of = e.labels?.[0] ?? e; '.
-                    'return e.matches("a, button, input, select, textarea, summary") ? `${e.ariaLabel ?? ""} ${of.textContent}` : ""',
+                    'return e.matches("a, button, input, select, textarea, summary") '.
+                    '? `${e.ariaLabel ?? ""} ${of.textContent}` : ""',
             );
             if (\is_string($here) && (str_contains($here, $words) || ('' !== $or && str_contains($here, $or)))) {
                 $this->keys($then);
@@ -223,8 +217,9 @@ final class HandsTest extends BrowserTestCase
                     continue; // something lies over it
                 }
                 $finger = ['x' => $at[0], 'y' => $at[1]];
-                $this->tools()->execute('Input.dispatchTouchEvent', ['type' => 'touchStart', 'touchPoints' => [$finger]]);
-                $this->tools()->execute('Input.dispatchTouchEvent', ['type' => 'touchEnd', 'touchPoints' => []]);
+                foreach (['touchStart' => [$finger], 'touchEnd' => []] as $type => $points) {
+                    $this->tools()->execute('Input.dispatchTouchEvent', ['type' => $type, 'touchPoints' => $points]);
+                }
 
                 return true;
             }

@@ -82,7 +82,8 @@ final class MakingTest extends BrowserTestCase
         );
         $this->choose('By which recipe?', 'Chestnuts, cured, roasted, and as flour');
         $this->choose('Which way?', 'Flour: They are to keep for the year.');
-        $this->see(WebDriverBy::name('batch-name'))->sendKeys([WebDriverKeys::CONTROL, 'a'])->sendKeys('Flour of the year');
+        $name = $this->see(WebDriverBy::name('batch-name'));
+        $name->sendKeys([WebDriverKeys::CONTROL, 'a'])->sendKeys('Flour of the year');
         $this->see(WebDriverBy::name('batch-weight'))->sendKeys('4,2');
         $this->press('Begin');
         $this->waitForText(WebDriverBy::cssSelector('h1'), 'Flour of the year');

@@ -48,7 +48,7 @@ final class DoubtfulTakeTest extends TestCase
         $both = DoubtfulTake::of(Amount::of(40, AmountUnit::Kilograms), 10, self::hazel());
         self::assertStringContainsString('(0.3 kg to 2 kg)', TakeWords::doubts($both, Units::Metric));
         self::assertStringContainsString('(0.66 lb to 4.41 lb)', TakeWords::doubts($both, Units::Imperial));
-        self::assertStringContainsString('Only 10 per cent are left', TakeWords::doubts($both, Units::Metric));
+        self::assertStringContainsString('Only 10 % are left', TakeWords::doubts($both, Units::Metric));
         $none = DoubtfulTake::of(Amount::of(1, AmountUnit::Kilograms), 0, self::hazel());
         self::assertStringStartsWith('Nothing is left on the tree', TakeWords::doubts($none, Units::Metric));
     }
