@@ -12,7 +12,7 @@ use Symfony\Component\Finder\Finder;
 final readonly class RulesBundle
 {
     /** What a decision never asks. */
-    private const WITHOUT = ['Position', 'Processing', 'Recipe', 'Rehearsal', 'Route', 'Search'];
+    private const WITHOUT = ['Position', 'Processing', 'Recipe', 'Rehearsal', 'Route', 'Search', 'Stock'];
     /** What draws up the answer, beside the core: plain classes only. */
     private const BESIDE = [
         'Examine/View',

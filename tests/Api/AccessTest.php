@@ -72,6 +72,11 @@ final class AccessTest extends ApiTestCase
         'app_field_field_rules' => ['readers', '/api/field/rules'],
         'app_field_field_flora' => ['readers', '/api/field/floras/eastern-north-america'],
         'app_season_today_today' => ['readers', '/api/today'],
+        'app_stock_stock_all' => ['readers', '/api/stock'],
+        'app_stock_stock_reckon' => [
+            'readers',
+            '/api/stock/reckon?taxon=prunus-avium&animal=cattle&number=6&grams=600000&diameter=300',
+        ],
         'app_trees_tree_sites' => ['readers', '/api/sites'],
         'app_trees_site_show' => ['readers', '/api/sites/{site}'],
         'app_trees_site_add' => [

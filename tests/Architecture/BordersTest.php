@@ -25,6 +25,7 @@ final class BordersTest
         'Route' => ['Measure'],
         'Flora' => ['Document', 'Measure'],
         'Search' => ['Flora'],
+        'Stock' => ['Measure'],
         'Reason' => [],
         'Weather' => ['Measure'],
         'Season' => ['Flora', 'Measure', 'Weather'],
@@ -66,6 +67,7 @@ final class BordersTest
         'Find' => ['Account', 'Examine', 'Library', 'Trees', 'Web'],
         'Harvest' => ['Account', 'Clock', 'Examine', 'Library', 'Storage', 'Trees', 'Weather', 'Web'],
         'Devices' => ['Account', 'Web'],
+        'Stock' => ['Account', 'Library', 'Web'],
         'Map' => ['Account', 'Clock', 'Examine', 'Exchange', 'Library', 'Storage', 'Trees', 'Web'],
         'Pictures' => ['Account', 'Batches', 'Clock', 'Examine', 'Harvest', 'Library', 'Storage', 'Trees', 'Web'],
         'Exchange' => [

@@ -81,7 +81,8 @@ final class ExamineTest extends BrowserTestCase
         $this->click(
             WebDriverBy::xpath('//fieldset[contains(., "flowers of the head open")]//button[normalize-space(.)="Yes"]'),
         );
-        $this->waitForText(WebDriverBy::cssSelector('[data-point="people"]'), 'A learner’s examination never clears.');
+        $people = WebDriverBy::cssSelector('[data-point="people"]');
+        $this->waitForText($people, 'A learner’s examination never clears.');
         self::assertSame(
             'met',
             $this->see(WebDriverBy::cssSelector('[data-point="required-features"]'))->getAttribute('data-status'),

@@ -50,6 +50,7 @@ final class ViewsTest extends BrowserTestCase
         yield 'In the making' => ['/batches', 'Begin a batch'];
         yield 'A new batch' => ['/batches/new', 'Of which harvests?'];
         yield 'Called back' => ['/recalls', 'pull the label'];
+        yield 'Poison for animals' => ['/stock?taxon=prunus-avium', 'No record is not proof'];
         yield 'Trials' => ['/trials', 'fire steel'];
         yield 'Woods' => ['/woods', 'last in the ground'];
         yield 'Reckon' => ['/reckon', 'A board moves'];

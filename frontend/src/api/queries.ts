@@ -107,6 +107,9 @@ export const examinationQuery = (id: string) =>
     retry: false,
   });
 
+/** What harms animals, by the flora one works with. */
+export const stockQuery = queryOptions({ queryKey: ["stock"], queryFn: () => unwrap(client.GET("/api/stock")), staleTime: 60_000 });
+
 /** One search over everything. */
 export const findQuery = (q: string, most = 12) =>
   queryOptions({

@@ -2249,6 +2249,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All that the flora one works with says of harm to animals. */
+        get: operations["get_app_stock_stock_all"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/reckon": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What harmed others, held against one’s own animals and against what came down. Nothing of it is kept. */
+        get: operations["get_app_stock_stock_reckon"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{id}": {
         parameters: {
             query?: never;
@@ -3873,6 +3907,27 @@ export interface components {
              * @default
              */
             note?: string;
+        };
+        /** @enum {string} */
+        Animal: "cattle" | "horses" | "sheep" | "goats" | "pigs" | "dogs" | "birds";
+        /** @description Whose animals, and what came down. */
+        ReckonQuery: {
+            /** @description id of the kind */
+            taxon: string;
+            animal: components["schemas"]["Animal"];
+            /** @description of the animals */
+            number: number;
+            /**
+             * Format: float
+             * @description what one of them weighs
+             */
+            grams: number;
+            /**
+             * Format: float
+             * @description mm, of the trunk at 1.3 m or of the limb at its foot; null: nothing came down
+             * @default null
+             */
+            diameter?: number | null;
         };
         /** @enum {string} */
         Soil: "" | "acid" | "neutral" | "lime";
@@ -7250,6 +7305,97 @@ export interface components {
             floats?: boolean | null;
             /** @description what the school found, the last first */
             notes: components["schemas"]["WoodNoteView"][];
+        };
+        /** @enum {string} */
+        PlantState: "fresh" | "wilted" | "dry" | "ripe";
+        /** @description With how much animals were harmed where somebody wrote it down. */
+        HarmSeenView: {
+            animal: components["schemas"]["Animal"];
+            /** @description what was eaten */
+            part: string;
+            state: components["schemas"]["PlantState"];
+            /**
+             * Format: float
+             * @description per cent of the body mass, from
+             */
+            least: number;
+            /**
+             * Format: float
+             * @description per cent of the body mass, to
+             */
+            most: number;
+            /** @description what was seen, for the vet */
+            signs: string;
+            /** @description `sure`, `fairly` or `unsure` */
+            sure: string;
+            /** @description where it can be looked up */
+            source: string;
+        };
+        /** @description A kind that harms animals, or of which nothing is on record. */
+        StockKindView: {
+            /** @description id of the kind */
+            taxon: string;
+            /** @description scientific name */
+            name: string;
+            /** @description common name */
+            commonName: string;
+            /** @description the worst it does to any animal */
+            severity: components["schemas"]["Severity"];
+            /** @description to animals, the worst first */
+            hazards: components["schemas"]["HazardView"][];
+            /** @description with how much; nothing: nobody has written it down */
+            seen: components["schemas"]["HarmSeenView"][];
+        };
+        /** @description What a flora says of harm to animals. */
+        StockView: {
+            /** @description that harm some animal, the worst first */
+            kinds: components["schemas"]["StockKindView"][];
+            /** @description common names of woody kinds of which no harm to animals is on record */
+            silent: string[];
+        };
+        /** @description A range of harm seen, held against one's own animals. */
+        ReachView: {
+            /** @description what it is reckoned from */
+            seen: components["schemas"]["HarmSeenView"];
+            /**
+             * Format: float
+             * @description grams that harmed one animal of that mass
+             */
+            from: number;
+            /**
+             * Format: float
+             * @description up to so many grams
+             */
+            to: number;
+            /**
+             * Format: float
+             * @description of ten litres, loosely filled, in the lower end; 0 where it is no leaf
+             */
+            buckets: number;
+            /** @description animals that what came down could harm, by the upper end of the range */
+            few?: number | null;
+            /** @description and by the lower end; null where no leaf came down */
+            many?: number | null;
+        };
+        /** @description What one's own animals have in reach. Never a safe amount. */
+        ReckonedView: {
+            /** @description nothing: nobody has written down how much harms these animals */
+            reach: components["schemas"]["ReachView"][];
+            /**
+             * Format: float
+             * @description grams of fresh leaf that came down, or more, nine times of ten
+             */
+            leafLeast?: number | null;
+            /**
+             * Format: float
+             * @description as many as most likely
+             */
+            leaf?: number | null;
+            /**
+             * Format: float
+             * @description or less, nine times of ten
+             */
+            leafMost?: number | null;
         };
         /** @description How often something may be taken at a place in a year, and how often it was. */
         QuotaView: {
@@ -12881,6 +13027,65 @@ export interface operations {
             };
             /** @description No such note. */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_stock_stock_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The worst first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockView"];
+                };
+            };
+        };
+    };
+    get_app_stock_stock_reckon: {
+        parameters: {
+            query: {
+                /** @description id of the kind */
+                taxon: string;
+                animal: components["schemas"]["Animal"];
+                /** @description of the animals */
+                number: number;
+                /** @description what one of them weighs */
+                grams: number;
+                /** @description mm, of the trunk at 1.3 m or of the limb at its foot; null: nothing came down */
+                diameter?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReckonedView"];
+                };
+            };
+            /** @description Nothing can be reckoned of that. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -29,6 +29,7 @@ const PAGES = {
   "/reckon": page(() => import("../features/reckoning/index")),
   "/recipes": page(() => import("../features/recipes/index")),
   "/recipes/:id": page(() => import("../features/recipes/page")),
+  "/stock": page(() => import("../features/stock/stock")),
   "/trials": page(() => import("../features/trials/index")),
   "/woods": page(() => import("../features/species/wood")),
   "/measure": page(() => import("../features/reckoning/measure")),
@@ -93,6 +94,7 @@ const CALLED: Record<string, string> = {
   measure: "Measuring",
   running: "How the server runs",
   exchange: "Files",
+  stock: "Poison for animals",
   jars: "A jar",
   recalls: "Called back",
 };

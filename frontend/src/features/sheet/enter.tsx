@@ -117,6 +117,11 @@ function Lines({ rows, conditions, wanted, route, today, units, blocked }: Lines
           <input type="date" className={fieldClass} required max={today} value={date} onChange={(e) => setDate(e.target.value)} />
         </Field>
       </div>
+      <div aria-hidden="true" className="grid grid-cols-[1fr_7rem_4.5rem] gap-2 border-b border-ink pb-1 text-sm text-faded">
+        <span>As it stands on the paper</span>
+        <span>What was seen</span>
+        <span>On how many</span>
+      </div>
       <ol>
         {rows.map((row) => {
           const { seen, samples } = of(row);

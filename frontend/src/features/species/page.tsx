@@ -8,6 +8,7 @@ import { Tile } from "../../plates/tile";
 import { Loading, Name, Trouble } from "../../ui/controls";
 import { FiguresSwitch, useFigures } from "../../ui/figures";
 import { HarmMark, SeverityMark } from "../../ui/marks";
+import { type Hazard, together } from "../../words/hazards";
 import { ORGANS, STATION } from "../../words/stations";
 import { capital, dayWords, MONTHS, often, percent } from "../../words/text";
 import { NeverLine } from "../review/never";
@@ -70,7 +71,7 @@ export default function SpeciesPage() {
           {t.fruitSet !== "" && <p className="text-sm">{t.fruitSet}</p>}
         </div>
         <div className="min-w-0">
-          <Hazards hazards={t.hazards} />
+          <Hazards hazards={t.hazards} taxon={t.id} />
           {t.parts.map((p) => (
             <PartSection
               key={p.id}
@@ -91,18 +92,6 @@ export default function SpeciesPage() {
   );
 }
 
-type Hazard = Schemas["TaxonView"]["hazards"][number];
-
-/** The same harm to several animals is said once. */
-function together(hazards: Hazard[]): (Hazard & { whom: string[] })[] {
-  const groups = new Map<string, Hazard & { whom: string[] }>();
-  for (const h of hazards) {
-    const key = [h.part, h.way, h.severity, h.note].join("|");
-    groups.set(key, { ...h, whom: [...(groups.get(key)?.whom ?? []), h.who] });
-  }
-  return [...groups.values()];
-}
-
 function HazardLine({ h }: { h: Hazard & { whom: string[] } }) {
   const whom = h.whom.length > 1 ? `${h.whom.slice(0, -1).join(", ")} and ${h.whom.at(-1)}` : h.who;
   return (
@@ -112,7 +101,7 @@ function HazardLine({ h }: { h: Hazard & { whom: string[] } }) {
   );
 }
 
-function Hazards({ hazards }: { hazards: Hazard[] }) {
+function Hazards({ hazards, taxon }: { hazards: Hazard[]; taxon: string }) {
   const all = together(hazards);
   const harm = all.filter((h) => h.severity !== "harmless");
   const none = all.filter((h) => h.severity === "harmless");
@@ -129,6 +118,11 @@ function Hazards({ hazards }: { hazards: Hazard[] }) {
           <p className="mt-1 text-sm">
             If something was swallowed: keep a sample, note time and amount, call the poison centre or the emergency number.
           </p>
+          {hazards.some((h) => h.who !== "people" && h.severity !== "harmless") && (
+            <Link to={`/stock?taxon=${taxon}`} className="inline-flex min-h-11 items-center underline underline-offset-4 print:hidden">
+              With how much it harmed animals
+            </Link>
+          )}
         </section>
       )}
       {none.length > 0 && (

@@ -1,0 +1,47 @@
+import type { Schemas } from "../api/client";
+
+type Animal = Schemas["Animal"];
+
+export const OF_THEM: Record<Animal, string> = {
+  cattle: "cattle",
+  horses: "horses",
+  sheep: "sheep",
+  goats: "goats",
+  pigs: "pigs",
+  dogs: "dogs",
+  birds: "birds",
+};
+export const ONE_OF: Record<Animal, string> = {
+  cattle: "one head of cattle",
+  horses: "a horse",
+  sheep: "a sheep",
+  goats: "a goat",
+  pigs: "a pig",
+  dogs: "a dog",
+  birds: "a bird",
+};
+
+const figures = (value: number): string => Number(value.toPrecision(2)).toLocaleString("en-GB");
+
+/** A mass, in what people weigh with. */
+export function amountWords(grams: number, imperial: boolean): string {
+  if (imperial) return grams < 453.59237 ? `${figures(grams / 28.349523125)} oz` : `${figures(grams / 453.59237)} lb`;
+  return grams < 1000 ? `${figures(grams)} g` : `${figures(grams / 1000)} kg`;
+}
+
+/** How much room the least of it takes; nothing where it is no leaf. */
+export function bucketWords(buckets: number, imperial: boolean): string {
+  if (buckets <= 0) return "";
+  const bucket = imperial ? "bucket of 2½ US gallons" : "bucket of ten litres";
+  if (buckets < 0.15) return ", from a handful or two";
+  if (buckets < 1.5) return `, from ${buckets < 0.75 ? "half a" : "one"} ${bucket} of loose leaves`;
+  return `, from ${figures(buckets)} ${bucket.replace("bucket", "buckets")} of loose leaves`;
+}
+
+/** How many of a herd it could reach: what is less than was ever seen to harm is never said to be harmless. */
+export function herdWords(few: number, many: number, number: number, animal: Animal): string {
+  const all = (n: number) => (n >= number ? `all ${number}` : `${n}`);
+  if (many === 0) return `It is less than was seen to harm ${ONE_OF[animal]}. That is no proof that it does not.`;
+  if (few === many) return `It could harm ${all(many)} of your ${OF_THEM[animal]}.`;
+  return `It could harm ${few === 0 ? "one" : all(few)}${many === 1 ? "" : ` to ${all(many)}`} of your ${OF_THEM[animal]}.`;
+}
