@@ -33,6 +33,7 @@ enum DeedKind: string
     case Imported = 'imported';
     case CopyMade = 'copy-made';
     case Recalled = 'recalled';
+    case PoisonCentre = 'poison-centre';
 
     public function words(): string
     {
@@ -63,6 +64,7 @@ enum DeedKind: string
             self::Imported => 'brought in',
             self::CopyMade => 'made a copy of everything,',
             self::Recalled => 'called back',
+            self::PoisonCentre => 'entered as the poison centre’s number',
         };
     }
 }

@@ -231,16 +231,16 @@ final readonly class DemoSchool
 
     private function school(Node $node): void
     {
-        $this->entities->persist(
-            new School(
-                $node->text('name'),
-                $node->text('place'),
-                $node->number('latitude', -90, 90),
-                $node->number('longitude', -180, 180),
-                $node->number('altitude_m', 0, 4000),
-                new \DateTimeImmutable('2026-04-11 09:00'),
-            ),
+        $school = new School(
+            $node->text('name'),
+            $node->text('place'),
+            $node->number('latitude', -90, 90),
+            $node->number('longitude', -180, 180),
+            $node->number('altitude_m', 0, 4000),
+            new \DateTimeImmutable('2026-04-11 09:00'),
         );
+        $school->poisonCentre = $node->has('poison_centre') ? $node->text('poison_centre') : '';
+        $this->entities->persist($school);
     }
 
     /**

@@ -30,6 +30,10 @@ class School
     #[ORM\Column(length: 8)]
     public Dates $dates = Dates::DayFirst;
 
+    /** Number of the poison centre of the country, as it is dialled; empty where nobody has entered it. */
+    #[ORM\Column(length: 60, options: ['default' => ''])]
+    public string $poisonCentre = '';
+
     /** Nobody else is expected: nothing asks for what only groups need. */
     #[ORM\Column]
     public bool $ofOne = false;

@@ -44,6 +44,11 @@ final class AccessTest extends ApiTestCase
         ],
         'app_account_people_examiners' => ['readers', '/api/examiners'],
         'app_account_people_people' => ['instructors', '/api/people'],
+        'app_account_school_poisoncentre' => [
+            'instructors',
+            '/api/school/poison-centre',
+            ['number' => '0199 555 40 41'],
+        ],
         'app_account_people_invite' => ['instructors', '/api/invitations', ['name' => 'Somebody', 'role' => 'guest']],
         'app_account_people_withdraw' => ['instructors', '/api/invitations/{invitation}'],
         'app_account_people_change' => ['instructors', '/api/people/{person}', ['role' => 'learner']],

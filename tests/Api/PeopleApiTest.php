@@ -129,6 +129,23 @@ final class PeopleApiTest extends ApiTestCase
         self::assertCount(1, self::getContainer()->get(InvitationRepository::class)->findAll(), 'it stays on record');
     }
 
+    public function testTheNumberOfThePoisonCentreIsEnteredOnceForAll(): void
+    {
+        $this->signIn('marta');
+        $at = '/api/school/poison-centre';
+        $school = $this->call('PUT', $at, ['number' => ' 01 406 43 43 ']);
+        self::assertResponseStatusCodeSame(200);
+        self::assertSame('01 406 43 43', $school['poisonCentre']);
+        foreach (['ask the doctor', "12\u{202E}34", str_repeat('1', 61)] as $wrong) {
+            $this->call('PUT', $at, ['number' => $wrong]);
+            self::assertResponseStatusCodeSame(422, $wrong);
+        }
+        $this->signIn('vera');
+        self::assertSame('01 406 43 43', self::at($this->call('GET', '/api/session'), 'school.poisonCentre'));
+        $this->call('PUT', $at, ['number' => '999']);
+        self::assertResponseStatusCodeSame(403);
+    }
+
     public function testAGuestReadsAndChangesNothing(): void
     {
         $this->signIn('vera');

@@ -190,6 +190,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/school/poison-centre": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The number of the poison centre: it stands wherever something harms. */
+        put: operations["put_app_account_school_poisoncentre"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -2648,6 +2665,11 @@ export interface components {
              */
             left?: boolean | null;
         };
+        /** @description Whom to call when something was swallowed. */
+        PoisonCentre: {
+            /** @description as it is dialled; empty takes it away */
+            number: string;
+        };
         /** @description Somebody changes their password. */
         PasswordChange: {
             /** @description the password so far */
@@ -4374,6 +4396,8 @@ export interface components {
             dates: components["schemas"]["Dates"];
             /** @description somebody who forages alone: nothing asks for what only groups need */
             ofOne: boolean;
+            /** @description its number; empty where nobody has entered it */
+            poisonCentre: string;
         };
         /** @description Who is signed in, and what day it is. */
         SessionView: {
@@ -8125,6 +8149,48 @@ export interface operations {
             };
             /** @description Not an instructor. */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_account_school_poisoncentre: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PoisonCentre"];
+            };
+        };
+        responses: {
+            /** @description The school. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolView"];
+                };
+            };
+            /** @description Not an instructor. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description That is no number. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { QRCodeSVG } from "qrcode.react";
 import { type FormEvent, useState } from "react";
 import { client, Problem, type Schemas, unwrap } from "../../api/client";
-import { peopleQuery } from "../../api/queries";
+import { peopleQuery, sessionQuery, useSession } from "../../api/queries";
 import { Button, Choice, Dialog, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
 import { PageHead } from "../../ui/page-head";
 import { ROLE, ROLES } from "../../words/people";
@@ -53,6 +53,7 @@ export default function People() {
               void queries.invalidateQueries({ queryKey: peopleQuery.queryKey });
             }}
           />
+          <PoisonCentre />
           <section>
             <h2 className="border-b border-ink pb-1 text-lg">Expected</h2>
             {invitations.length === 0 && <p className="py-3 text-faded">Nobody is invited just now.</p>}
@@ -77,6 +78,39 @@ export default function People() {
       </div>
       {link && <LinkDialog invitation={link.invitation} lost={link.lost} close={() => setLink(null)} />}
     </div>
+  );
+}
+
+/** Entered once, it stands wherever something harms. */
+function PoisonCentre() {
+  const session = useSession().data;
+  const queries = useQueryClient();
+  const [number, setNumber] = useState(session?.school?.poisonCentre ?? "");
+  const keep = useMutation({
+    mutationFn: () => unwrap(client.PUT("/api/school/poison-centre", { body: { number } })),
+    onSuccess: (school) => {
+      if (session) queries.setQueryData(sessionQuery.queryKey, { ...session, school });
+    },
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    keep.mutate();
+  };
+  return (
+    <section>
+      <h2 className="border-b border-ink pb-1 text-lg">Poison centre</h2>
+      <form onSubmit={submit} className="mt-2 flex items-end gap-2">
+        <div className="flex-1">
+          <Field label="Number, as it is dialled" error={keep.error instanceof Problem ? keep.error.fields.number : undefined}>
+            <input className={fieldClass} type="tel" name="poison-centre" maxLength={60} value={number} onChange={(e) => setNumber(e.target.value)} />
+          </Field>
+        </div>
+        <Button type="submit" disabled={keep.isPending || number === (session?.school?.poisonCentre ?? "")}>
+          Keep it
+        </Button>
+      </form>
+      {keep.error && !(keep.error instanceof Problem) && <Trouble error={keep.error} />}
+    </section>
   );
 }
 

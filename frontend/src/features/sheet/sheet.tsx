@@ -19,7 +19,9 @@ const PAGE: Record<Format, string> = { a5: "size: A5 portrait; margin: 8mm", a6:
 /** A sheet for the wood when the battery is dead: for a wanted part, or by route for a tree nobody knows. */
 export default function SheetPage() {
   const [params, setParams] = useSearchParams();
-  const user = useSession().data?.user;
+  const session = useSession().data;
+  const user = session?.user;
+  const poisonCentre = session?.school?.poisonCentre ?? "";
   const units = user?.units ?? "metric";
   const [taxon, part, site] = ["taxon", "part", "site"].map((name) => params.get(name) ?? "") as [string, string, string];
   const name = params.get("flora") ?? user?.flora ?? "";
@@ -116,7 +118,8 @@ export default function SheetPage() {
         <footer className="mt-[3mm] flex break-inside-avoid items-end justify-between gap-[3mm] border-t border-black pt-[2mm]">
           <span className="text-[7pt]">
             {sheet.data.title}, edition {sheet.data.edition}, {sheet.data.hash.slice(0, 12)}. Drawn up for {dayWords(sheet.data.day)}. Local law and
-            the owner come first. A ticked sheet opens nothing: the gate does, when it is entered.
+            the owner come first. A ticked sheet opens nothing: the gate does, when it is entered. If something was swallowed: keep a sample, note
+            time and amount, call the poison centre{poisonCentre && `, ${poisonCentre},`} or the emergency number.
           </span>
           <QRCodeSVG
             value={`${window.location.origin}${enter}`}

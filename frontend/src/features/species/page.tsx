@@ -8,6 +8,7 @@ import { Tile } from "../../plates/tile";
 import { Loading, Name, Trouble } from "../../ui/controls";
 import { FiguresSwitch, useFigures } from "../../ui/figures";
 import { HarmMark, SeverityMark } from "../../ui/marks";
+import { Swallowed } from "../../ui/swallowed";
 import { type Hazard, together } from "../../words/hazards";
 import { ORGANS, STATION } from "../../words/stations";
 import { capital, dayWords, MONTHS, often, percent } from "../../words/text";
@@ -115,9 +116,7 @@ function Hazards({ hazards, taxon }: { hazards: Hazard[]; taxon: string }) {
               <HazardLine key={`${h.part}${h.way}${h.whom}`} h={h} />
             ))}
           </ul>
-          <p className="mt-1 text-sm">
-            If something was swallowed: keep a sample, note time and amount, call the poison centre or the emergency number.
-          </p>
+          <Swallowed />
           {hazards.some((h) => h.who !== "people" && h.severity !== "harmless") && (
             <Link to={`/stock?taxon=${taxon}`} className="inline-flex min-h-11 items-center underline underline-offset-4 print:hidden">
               With how much it harmed animals

@@ -7,6 +7,7 @@ import { Button, Choice, Field, fieldClass, Loading, Name, Trouble } from "../..
 import { SeverityMark } from "../../ui/marks";
 import { NumberInput } from "../../ui/number-input";
 import { PageHead } from "../../ui/page-head";
+import { Swallowed } from "../../ui/swallowed";
 import { together } from "../../words/hazards";
 import { parseDecimal } from "../../words/numbers";
 import { amountWords, bucketWords, herdWords, OF_THEM, ONE_OF } from "../../words/stock";
@@ -73,6 +74,8 @@ export default function Stock() {
               <li>Call the vet at once, before there are signs.</li>
               <li>Keep a sample, and note when, how much, and which animals.</li>
             </ol>
+            <p className="mt-3 text-sm font-semibold">And people:</p>
+            <Swallowed />
           </section>
         </div>
       </div>
