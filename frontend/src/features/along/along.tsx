@@ -31,7 +31,7 @@ export default function AlongPage() {
   return (
     <div className="mx-auto max-w-6xl px-4 py-5 wide:px-6">
       <h1 className="double-rule pb-2 text-2xl">Taken along</h1>
-      <div className="mt-4 grid gap-8 wide:grid-cols-2">
+      <div className="mt-4 grid grid-cols-1 gap-8 wide:grid-cols-2">
         <section>
           <h2 className="border-b border-ink pb-1 text-lg">On this device</h2>
           {taken ? <Here taken={taken} /> : <p className="py-2">Nothing yet. Without a network this device can only say that it has none.</p>}
@@ -134,7 +134,13 @@ function Take({ taken, waits, changed }: { taken: Along | null; waits: boolean; 
         With it go your own open and cleared examinations, your flora with its species pages, the rules, and what owners allow at these places.
       </p>
       <div className="flex flex-wrap gap-2">
-        <Button tone="ink" disabled={take.isPending || waits || where.length === 0} onClick={() => take.mutate()} data-take>
+        <Button
+          tone="ink"
+          className="whitespace-normal!"
+          disabled={take.isPending || waits || where.length === 0}
+          onClick={() => take.mutate()}
+          data-take
+        >
           {take.isPending
             ? `${Math.round(share.share * 100)} %: ${share.what}`
             : `${taken ? "Take along anew" : "Take along"}${size.data ? ` (about ${megabytes(size.data.bytes)}, good until ${dayWords(size.data.until)})` : ""}`}
