@@ -15,6 +15,7 @@ use App\Stock\View\ReckonedView;
 use App\Stock\View\StockKindView;
 use App\Stock\View\StockView;
 use App\Web\ApiController;
+use App\Web\Refused;
 use Hylognosis\Flora\Hazard;
 use Hylognosis\Flora\Severity;
 use Hylognosis\Flora\Taxon;
@@ -89,8 +90,13 @@ final class StockController extends ApiController
         description: 'Nothing can be reckoned of that.',
         content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
     ),]
-    public function reckon(#[MapQueryString(validationFailedStatusCode: 422)] ReckonQuery $asked): JsonResponse
-    {
+    public function reckon(
+        #[CurrentUser] User $user,
+        #[MapQueryString(validationFailedStatusCode: 422)] ReckonQuery $asked,
+    ): JsonResponse {
+        if (!isset($this->library->flora($user->flora)->taxa[$asked->taxon])) {
+            throw Refused::field('taxon', \sprintf('Your flora knows no "%s".', $asked->taxon));
+        }
         $herd = new Herd($asked->animal, $asked->number, Mass::ofGrams($asked->grams));
         $leaf =
             null === $asked->diameter

@@ -44,7 +44,7 @@ final class StockApiTest extends ApiTestCase
         self::assertNull(self::at($none, 'reach.0.many'), 'nobody said what came down');
         $pigs = $this->call('GET', $cherry.'pigs&number=2&grams=120000&diameter=300');
         self::assertSame([], $pigs['reach'], 'no record, which is no proof');
-        foreach (['animal=cows', 'number=0', 'grams=5', 'diameter=900', 'grams=1e9'] as $wrong) {
+        foreach (['taxon=prunus-nobody', 'animal=cows', 'number=0', 'grams=5', 'diameter=900', 'grams=1e9'] as $wrong) {
             [$key] = explode('=', $wrong);
             $query = ['taxon' => 'prunus-avium', 'animal' => 'cattle', 'number' => 6, 'grams' => 600_000];
             parse_str($wrong, $bad);

@@ -22,9 +22,13 @@ const POUND = 0.45359237;
 const HERD = "own-animals";
 
 type Own = { animal: Animal; number: string; each: string };
-const kept = (): Own | null => {
+/** Kept in grams: what is typed may be read in the other units the next time. */
+type Kept = { animal: Animal; number: string; grams: number };
+const kept = (gramsOfOne: number): Own | null => {
   try {
-    return JSON.parse(localStorage.getItem(HERD) ?? "null") as Own | null;
+    const own = JSON.parse(localStorage.getItem(HERD) ?? "null") as Partial<Kept> | null;
+    if (!own?.animal || !own.number || !(own.grams && own.grams > 0)) return null;
+    return { animal: own.animal, number: own.number, each: String(Number((own.grams / gramsOfOne).toPrecision(4))) };
   } catch {
     return null;
   }
@@ -155,20 +159,31 @@ function Reckon({ kind, imperial }: { kind: Schemas["StockKindView"]; imperial: 
   const mass = imperial ? "lb" : "kg";
   const thick = imperial ? "in" : "cm";
   const usual = (animal: Animal) => String(Math.round(USUAL[animal] / (imperial ? POUND : 1)));
-  const [own, setOwn] = useState<Own>(() => kept() ?? { animal: "cattle", number: "6", each: usual("cattle") });
-  const [diameter, setDiameter] = useState("");
+  const gramsOfOne = 1000 * (imperial ? POUND : 1);
+  const [own, setTyped] = useState<Own>(() => kept(gramsOfOne) ?? { animal: "cattle", number: "6", each: usual("cattle") });
+  const [diameter, setDown] = useState("");
   const reckon = useMutation({
     mutationFn: (query: { number: number; grams: number; diameter?: number }) =>
       unwrap(client.GET("/api/stock/reckon", { params: { query: { taxon: kind.taxon, animal: own.animal, ...query } } })),
   });
+  // what was reckoned holds for what was typed then, and for nothing else
+  const setOwn = (next: Own) => {
+    setTyped(next);
+    reckon.reset();
+  };
+  const setDiameter = (next: string) => {
+    setDown(next);
+    reckon.reset();
+  };
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const [number, each, down] = [parseDecimal(own.number), parseDecimal(own.each), parseDecimal(diameter, thick)];
     if (number === null || each === null) return;
-    localStorage.setItem(HERD, JSON.stringify(own));
+    const keep: Kept = { animal: own.animal, number: own.number, grams: each * gramsOfOne };
+    localStorage.setItem(HERD, JSON.stringify(keep));
     reckon.mutate({
       number: Math.round(number),
-      grams: each * 1000 * (imperial ? POUND : 1),
+      grams: each * gramsOfOne,
       ...(down !== null && { diameter: down * (imperial ? 25.4 : 10) }),
     });
   };
