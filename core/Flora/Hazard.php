@@ -7,6 +7,8 @@ namespace Hylognosis\Flora;
 /** What harms, whom, and how. */
 final readonly class Hazard
 {
+    public const VICTIMS = ['people', 'cattle', 'horses', 'sheep', 'goats', 'pigs', 'dogs', 'birds'];
+
     /**
      * Ways in which a mild harm meets whoever works with the plant, whatever he takes it for: a thorn, dust, hair in
      * the air.

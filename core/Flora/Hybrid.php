@@ -65,6 +65,7 @@ final readonly class Hybrid
             parts: [],
             sources: $a->sources,
             parents: [$a->id, $b->id],
+            noRecords: self::knownOfNeither($a, $b),
         );
     }
 
@@ -155,5 +156,21 @@ final readonly class Hybrid
         }
 
         return new Description($frequencies, $ranges);
+    }
+
+    /** @return list<NoRecord> of whom neither parent has anything on record */
+    private static function knownOfNeither(Taxon $a, Taxon $b): array
+    {
+        $told = array_map(static fn (Hazard $h): string => $h->who, [...$a->hazards, ...$b->hazards]);
+        $of = [];
+        foreach ([...$a->noRecords, ...$b->noRecords] as $none) {
+            $who = array_values(array_diff($none->who, $told));
+            $told = [...$told, ...$who];
+            if ([] !== $who) {
+                $of[] = new NoRecord($who, $none->note, $none->sources);
+            }
+        }
+
+        return $of;
     }
 }

@@ -15,6 +15,7 @@ final readonly class Taxon
      * @param array<string, NumberRange> $figures  by kind ({@see FigureKind}), in its unit
      * @param string                     $fruitSet whether it needs a second tree to bear; empty where the flora does
      *                                         not say
+     * @param list<NoRecord>             $noRecords of whom it is not known whether it harms him
      * @param list<string>               $parents  of a hybrid, two taxon ids; none otherwise
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class Taxon
         public array $figures = [],
         public string $fruitSet = '',
         public array $parents = [],
+        public array $noRecords = [],
     ) {
     }
 
@@ -77,6 +79,15 @@ final readonly class Taxon
         uksort($worst, static fn (string $a, string $b): int => ('people' === $b) <=> ('people' === $a));
 
         return $worst;
+    }
+
+    /** @return list<string> whom it may harm for all the flora says, though it harms others; none where it harms nobody */
+    public function saysNothingOf(): array
+    {
+        $told = array_map(static fn (Hazard $h): string => $h->who, $this->hazards);
+        $unknown = array_merge(...array_map(static fn (NoRecord $n): array => $n->who, $this->noRecords));
+
+        return [] === $this->harms() ? [] : array_values(array_diff(Hazard::VICTIMS, $told, $unknown));
     }
 
     /**

@@ -12,8 +12,6 @@ use Hylognosis\Measure\NoSuchDay;
 /** Reads one taxon of a flora document, against the characters and sources read before. */
 final readonly class TaxonReader
 {
-    private const VICTIMS = ['people', 'cattle', 'horses', 'sheep', 'goats', 'pigs', 'dogs', 'birds'];
-
     /**
      * @param array<string, Character> $characters
      * @param array<string, Source>    $sources
@@ -42,6 +40,7 @@ final readonly class TaxonReader
             'stages',
             'positions',
             'hazards',
+            'no_record',
             'never',
             'figures',
             'parts',
@@ -78,6 +77,9 @@ final readonly class TaxonReader
         foreach ($node->child('parts')->asEntries() as $id => $part) {
             $parts[$id] = $this->part($id, $part);
         }
+        $hazards = array_map($this->hazard(...), $node->child('hazards')->items());
+        $noRecords = array_map($this->noRecord(...), $node->children('no_record'));
+        self::refuseBoth($node, $hazards, $noRecords);
         $common = $node->texts('common');
         if ([] === $common) {
             throw DocumentError::at($node->path.'.common', 'must give at least one common name.');
@@ -111,7 +113,8 @@ final readonly class TaxonReader
             description: $description,
             variants: new Variants($stages, $positions),
             nevers: $nevers,
-            hazards: array_map($this->hazard(...), $node->child('hazards')->items()),
+            hazards: $hazards,
+            noRecords: $noRecords,
             parts: $parts,
             sources: FloraReader::references($node, 'sources', $this->sources),
             figures: $figures,
@@ -262,8 +265,8 @@ final readonly class TaxonReader
     {
         $node->onlyKnows(['part', 'who', 'way', 'severity', 'note', 'sources']);
         $who = $node->text('who');
-        if (!\in_array($who, self::VICTIMS, true)) {
-            throw DocumentError::at($node->path.'.who', 'must be '.implode(', ', self::VICTIMS).'.');
+        if (!\in_array($who, Hazard::VICTIMS, true)) {
+            throw DocumentError::at($node->path.'.who', 'must be '.implode(', ', Hazard::VICTIMS).'.');
         }
 
         return new Hazard(
@@ -274,6 +277,38 @@ final readonly class TaxonReader
             $node->text('note'),
             FloraReader::references($node, 'sources', $this->sources),
         );
+    }
+
+    private function noRecord(Node $node): NoRecord
+    {
+        $node->onlyKnows(['who', 'note', 'sources']);
+        $who = $node->texts('who');
+        if ([] === $who || [] !== array_diff($who, Hazard::VICTIMS)) {
+            throw DocumentError::at($node->path.'.who', 'must name one or more of '.implode(', ', Hazard::VICTIMS).'.');
+        }
+
+        return new NoRecord(
+            $who,
+            $node->optionalText('note'),
+            FloraReader::references($node, 'sources', $this->sources),
+        );
+    }
+
+    /**
+     * @param list<Hazard>   $hazards
+     * @param list<NoRecord> $noRecords
+     */
+    private static function refuseBoth(Node $node, array $hazards, array $noRecords): void
+    {
+        $told = array_map(static fn (Hazard $h): string => $h->who, $hazards);
+        $unknown = array_merge(...array_map(static fn (NoRecord $n): array => $n->who, $noRecords));
+        $both = array_intersect($unknown, $told);
+        if ([] !== $both) {
+            throw DocumentError::at(
+                $node->path.'.no_record',
+                \sprintf('names %s, of whom there are records under hazards.', implode(', ', $both)),
+            );
+        }
     }
 
     private function part(string $id, Node $node): Part

@@ -13,6 +13,7 @@ final readonly class WithinReach
     private const BUCKET_GRAMS = 700.0;
 
     /**
+     * @param HarmSeen            $harm    what it is reckoned from
      * @param Mass                $from    so much harmed one of them where it was seen
      * @param Mass                $to      up to so much
      * @param float               $buckets of ten litres, loosely filled, in the least that harmed
@@ -20,6 +21,7 @@ final readonly class WithinReach
      *                                     range; null where nobody knows how much lies there
      */
     private function __construct(
+        public HarmSeen $harm,
         public Mass $from,
         public Mass $to,
         public float $buckets,
@@ -33,6 +35,7 @@ final readonly class WithinReach
         [$from, $to] = $harm->of($herd->each);
 
         return new self(
+            $harm,
             $from,
             $to,
             $from->grams / self::BUCKET_GRAMS,

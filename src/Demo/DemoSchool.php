@@ -25,10 +25,13 @@ use App\Harvest\HarvestCorrection;
 use App\Harvest\HarvestRecord;
 use App\Harvest\OwnMeasure;
 use App\Harvest\Taken;
+use App\Health\TreeSign;
 use App\Library\FloraEdition;
 use App\Library\FloraLibrary;
 use App\Library\NeverReview;
 use App\Map\BaseMap;
+use App\Pastures\Pasture;
+use App\Pastures\PastureChoice;
 use App\Pictures\Album;
 use App\Pictures\Picture;
 use App\Pictures\PictureBytes;
@@ -40,6 +43,10 @@ use App\Season\TreeEvent;
 use App\Species\WoodNote;
 use App\Storage\Arrival;
 use App\Storage\SettingRepository;
+use App\Storm\StormStop;
+use App\Storm\StormWalk;
+use App\Survey\Survey;
+use App\Survey\SurveyLook;
 use App\Trees\Exposure;
 use App\Trees\Gone;
 use App\Trees\Light;
@@ -51,6 +58,7 @@ use App\Trees\Site;
 use App\Trees\SitePermission;
 use App\Trees\Soil;
 use App\Trees\Specimen;
+use App\Trees\Stand;
 use App\Trees\StationKind;
 use App\Trees\TreeKind;
 use App\Trees\TreeMeasure;
@@ -88,6 +96,7 @@ final readonly class DemoSchool
         private TreeIdentities $identities,
         private Album $album,
         private DemoMaking $making,
+        private DemoGround $ground,
         #[Autowire('%kernel.project_dir%/demo/school.yaml')] private string $file,
     ) {
     }
@@ -158,6 +167,7 @@ final readonly class DemoSchool
                 $this->entities->flush();
             }
             $this->afterwards($school, $people, $trees, $examinations);
+            $this->ground->add($school, $people, $sites, $trees);
             $this->settings->put(DemoClock::DAY, $school->text('day'));
         });
     }
@@ -195,6 +205,14 @@ final readonly class DemoSchool
                     DecisionRecord::class,
                     ScoreRecord::class,
                     NeverReview::class,
+                    TreeSign::class,
+                    StormStop::class,
+                    StormWalk::class,
+                    PastureChoice::class,
+                    Pasture::class,
+                    SurveyLook::class,
+                    Survey::class,
+                    Stand::class,
                     School::class,
                 ] as $class
             ) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 use App\Account\User;
+use App\Library\SpreadTable;
 use App\School\SchoolRepository;
 use Hylognosis\Season\SeasonalEvent;
 
@@ -57,12 +58,19 @@ final readonly class DarwinCoreWriter
         SeasonalEvent::HalfFallen,
     ];
 
-    public function __construct(private Exports $exports, private SchoolRepository $schools)
-    {
+    public function __construct(
+        private Exports $exports,
+        private SchoolRepository $schools,
+        private SpreadTable $spreads,
+    ) {
     }
 
-    /** @return string path of a file whoever asks has to delete */
-    public function write(User $reader): string
+    /**
+     * @param bool $rareOnly only trees of kinds that have become rare, for those who want to know of them
+     *
+     * @return string path of a file whoever asks has to delete
+     */
+    public function write(User $reader, bool $rareOnly = false): string
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'dwca');
         [$occurrences, $measurements] = [
@@ -70,7 +78,7 @@ final readonly class DarwinCoreWriter
             (string) tempnam(sys_get_temp_dir(), 'dwca'),
         ];
         try {
-            $floras = $this->occurrences($occurrences, $reader);
+            $floras = $this->occurrences($occurrences, $reader, $rareOnly);
             $this->measurements($measurements, $reader, $floras);
             $zip = new \ZipArchive();
             $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
@@ -88,13 +96,16 @@ final readonly class DarwinCoreWriter
     }
 
     /** @return array<string, string> flora by examination */
-    private function occurrences(string $path, User $reader): array
+    private function occurrences(string $path, User $reader, bool $rareOnly): array
     {
         $file = self::open($path);
         self::put($file, self::OCCURRENCE);
         $covered = $this->exports->covered($reader);
         $floras = $examined = [];
         foreach ($this->exports->occurrenceRows($reader) as $row) {
+            if ($rareOnly && !$this->isRare($row, $covered)) {
+                continue;
+            }
             $floras[(string) $row['id']] = (string) $row['flora'];
             $examined[(string) $row['tree']] = true;
             self::put(
@@ -111,6 +122,9 @@ final readonly class DarwinCoreWriter
             );
         }
         foreach ($this->exports->eventRows() as $row) {
+            if ($rareOnly && !$this->isRare($row, $covered)) {
+                continue;
+            }
             self::put(
                 $file,
                 $this->occurrence(
@@ -126,7 +140,7 @@ final readonly class DarwinCoreWriter
             );
         }
         foreach ($this->exports->trees() as $row) {
-            if (!isset($examined[(string) $row['id']])) {
+            if (!isset($examined[(string) $row['id']]) && (!$rareOnly || $this->isRare($row, $covered))) {
                 self::put(
                     $file,
                     $this->occurrence(
@@ -190,6 +204,16 @@ final readonly class DarwinCoreWriter
             \in_array($event, self::REPRODUCTIVE, true) ? $event->words() : '',
             $event?->words() ?? '',
         ];
+    }
+
+    /**
+     * @param array<string, string|int|float|null> $row
+     * @param array<string, true>                  $covered
+     */
+    private function isRare(array $row, array $covered): bool
+    {
+        return '' !== $this->exports->kind($row, $covered)
+            && null !== $this->spreads->rarity((string) $row['kind_flora'], (string) $row['kind']);
     }
 
     /** @param array<string, string> $floras */

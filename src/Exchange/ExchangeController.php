@@ -55,7 +55,7 @@ final class ExchangeController extends ApiController
     #[Route(
         '/api/export/{what}',
         requirements: [
-            'what' => 'trees\.gpx|trees\.geojson|trees\.csv|examinations\.csv|scores\.csv|harvests\.csv|events\.csv|crops\.csv|occurrences\.zip|pictures\.zip',
+            'what' => 'trees\.gpx|trees\.geojson|trees\.csv|examinations\.csv|scores\.csv|harvests\.csv|events\.csv|crops\.csv|occurrences\.zip|rare\.zip|pictures\.zip',
         ],
         methods: ['GET'],
     ),]
@@ -69,7 +69,7 @@ final class ExchangeController extends ApiController
     ),]
     public function export(#[CurrentUser] User $user, string $what): Response
     {
-        if (\in_array($what, ['scores.csv', 'occurrences.zip', 'pictures.zip'], true)) {
+        if (\in_array($what, ['scores.csv', 'occurrences.zip', 'rare.zip', 'pictures.zip'], true)) {
             $this->permission->need(SiteVoter::CARE);
             // whoever has all scores in a file is no second person for them any more
             $this->transaction->run(fn () => ($user->exportedAt = $this->clock->now()));
@@ -77,7 +77,7 @@ final class ExchangeController extends ApiController
         $type = match ($what) {
             'trees.gpx' => 'application/gpx+xml',
             'trees.geojson' => 'application/geo+json',
-            'occurrences.zip', 'pictures.zip' => 'application/zip',
+            'occurrences.zip', 'rare.zip', 'pictures.zip' => 'application/zip',
             default => 'text/csv; charset=utf-8; header=present',
         };
         $text = match ($what) {
@@ -90,6 +90,7 @@ final class ExchangeController extends ApiController
             'events.csv' => $this->exports->events(),
             'crops.csv' => $this->exports->crops($user),
             'pictures.zip' => self::pieces($this->pictures->write($user)),
+            'rare.zip' => self::pieces($this->darwinCore->write($user, true)),
             default => self::pieces($this->darwinCore->write($user)),
         };
 

@@ -9,6 +9,7 @@ use App\Harvest\HarvestRepository;
 use App\Hazards\View\HarmView;
 use App\Hazards\View\HazardView;
 use App\Hazards\View\LookAlikeView;
+use App\Hazards\View\NoRecordView;
 use App\Library\RehearsalFile;
 use App\Season\View\MonthView;
 use App\Species\View\ConditionView;
@@ -71,6 +72,7 @@ final readonly class SpeciesPage
                 static fn (Hazard $h): HazardView => new HazardView($h->part, $h->who, $h->way, $h->severity, $h->note),
                 $taxon->hazards,
             ),
+            NoRecordView::of($taxon),
             array_values(
                 array_map(fn (Part $part): PartView => $this->part($flora, $taxon, $part, $units), $taxon->parts),
             ),

@@ -6,6 +6,7 @@ namespace App\Stock;
 
 use App\Account\User;
 use App\Hazards\View\HazardView;
+use App\Hazards\View\NoRecordView;
 use App\Library\FloraLibrary;
 use App\Library\StockTable;
 use App\Stock\Input\ReckonQuery;
@@ -66,6 +67,7 @@ final class StockController extends ApiController
                         ),
                         $hazards,
                     ),
+                    NoRecordView::of($taxon),
                     array_map(HarmSeenView::of(...), $this->table->of($taxon->id)),
                 );
             }
@@ -110,26 +112,15 @@ final class StockController extends ApiController
         return $this->json(
             new ReckonedView(
                 array_values(
-                    array_map(static fn (HarmSeen $harm): ReachView => self::reach($harm, $herd, $leaf), $harms),
+                    array_map(fn (HarmSeen $harm): ReachView => ReachView::of(
+                        WithinReach::of($harm, $herd, $harm->isOfLeaves() ? $leaf : null),
+                        $this->table->group($asked->taxon),
+                    ), $harms),
                 ),
                 $leaf?->least->grams,
                 $leaf?->fresh->grams,
                 $leaf?->most->grams,
             ),
-        );
-    }
-
-    private static function reach(HarmSeen $harm, Herd $herd, ?CarriedLeaf $leaf): ReachView
-    {
-        $reach = WithinReach::of($harm, $herd, $harm->isOfLeaves() ? $leaf : null);
-
-        return new ReachView(
-            HarmSeenView::of($harm),
-            $reach->from->grams,
-            $reach->to->grams,
-            $harm->isOfLeaves() ? $reach->buckets : 0.0,
-            $reach->animals[0] ?? null,
-            $reach->animals[1] ?? null,
         );
     }
 

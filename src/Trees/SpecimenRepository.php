@@ -91,6 +91,36 @@ final class SpecimenRepository extends ServiceEntityRepository
     }
 
     /**
+     * Those that are there, dead ones that still stand among them, between two parallels and two meridians.
+     *
+     * @return list<Specimen>
+     */
+    public function inBox(float $south, float $north, float $west, float $east): array
+    {
+        /** @var list<Specimen> $trees */
+        $trees = $this->createQueryBuilder('s')
+            ->where("s.gone IN ('', 'dead')")
+            ->andWhere('s.latitude BETWEEN :south AND :north AND s.longitude BETWEEN :west AND :east')
+            ->setParameters(new ArrayCollection([
+                new Parameter('south', $south),
+                new Parameter('north', $north),
+                new Parameter('west', $west),
+                new Parameter('east', $east),
+            ]))
+            ->orderBy('s.tag')
+            ->getQuery()
+            ->getResult();
+
+        return $trees;
+    }
+
+    /** @return list<Specimen> that are there, and of which nobody has taken where */
+    public function unplaced(Site $site): array
+    {
+        return $this->findBy(['site' => $site, 'latitude' => null, 'gone' => Gone::Not], ['tag' => 'ASC']);
+    }
+
+    /**
      * The same, as little of it as a page over all places needs.
      *
      * @return list<array{id: string, tag: string, kind: string, site: string}> by tag

@@ -28,16 +28,36 @@ final class TreeMeasureRepository extends ServiceEntityRepository
      */
     public function girths(array $trees): array
     {
-        /** @var list<array{tree: string, girth: float}> $rows */
+        return $this->last('girth', $trees);
+    }
+
+    /**
+     * @param list<string> $trees ids
+     *
+     * @return array<string, float> tree → metres it is tall, as it was measured last
+     */
+    public function heights(array $trees): array
+    {
+        return $this->last('height', $trees);
+    }
+
+    /**
+     * @param list<string> $trees
+     *
+     * @return array<string, float>
+     */
+    private function last(string $figure, array $trees): array
+    {
+        /** @var list<array{tree: string, figure: float}> $rows */
         $rows = $this->createQueryBuilder('m')
-            ->select('IDENTITY(m.specimen) AS tree', 'm.girth')
-            ->where('m.specimen IN (:trees) AND m.girth IS NOT NULL')
+            ->select('IDENTITY(m.specimen) AS tree', "m.$figure AS figure")
+            ->where("m.specimen IN (:trees) AND m.$figure IS NOT NULL")
             ->setParameter('trees', $trees)
             ->orderBy('m.on')
             ->addOrderBy('m.id')
             ->getQuery()
             ->getArrayResult();
 
-        return array_column($rows, 'girth', 'tree');
+        return array_column($rows, 'figure', 'tree');
     }
 }

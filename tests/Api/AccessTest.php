@@ -8,10 +8,13 @@ use App\Account\UserRepository;
 use App\Batches\Batch;
 use App\Batches\BatchUnit;
 use App\Harvest\OwnMeasure;
+use App\Health\TreeSign;
 use App\Season\CropNote;
 use App\Season\PlannedDay;
 use App\Season\TreeEvent;
 use App\Species\WoodNote;
+use App\Survey\Survey;
+use App\Trees\Stand;
 use App\Trials\Trial;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Request;
@@ -82,6 +85,50 @@ final class AccessTest extends ApiTestCase
             'readers',
             '/api/stock/reckon?taxon=prunus-avium&animal=cattle&number=6&grams=600000&diameter=300',
         ],
+        'app_species_care_show' => ['readers', '/api/flora/taxa/ailanthus-altissima/care'],
+        'app_hazards_hazards_day' => ['readers', '/api/hazards/day?site={site}'],
+        'app_hazards_hazards_swallowed' => ['readers', '/api/hazards/swallowed?site={site}'],
+        'app_hazards_hazards_tellall' => ['people', '/api/hazards/swallowed/all', []],
+        'app_health_healthoftree_show' => ['readers', '/api/specimens/{tree}/health'],
+        'app_health_healthoftree_tell' => [
+            'people',
+            '/api/specimens/{tree}/health',
+            ['id' => '{random}', 'sign' => 'brackets'],
+        ],
+        'app_health_healthoftree_takeback' => ['instructors', '/api/specimens/{spotted}/health/{sign}'],
+        'app_pastures_pasture_all' => ['readers', '/api/pastures'],
+        'app_pastures_pasture_export' => ['readers', '/api/pastures.geojson'],
+        'app_pastures_pasture_put' => ['instructors', '/api/pastures/{random}', self::PASTURE],
+        'app_pastures_pasture_import' => ['instructors', '/api/pastures/import?site={site}', self::PASTURES],
+        'app_pastures_pasture_choose' => [
+            'instructors',
+            '/api/pastures/{pasture}/choices',
+            ['of' => '{hedge}', 'choice' => 'watch'],
+        ],
+        'app_pastures_pasture_giveup' => ['instructors', '/api/pastures/{pasture}'],
+        'app_storm_storm_all' => ['readers', '/api/storms'],
+        'app_storm_storm_raise' => [
+            'people',
+            '/api/storms',
+            ['id' => '{random}', 'siteId' => '{site}', 'blewAt' => '2027-06-13', 'gust' => 26.4],
+        ],
+        'app_storm_storm_found' => ['people', '/api/storms/stops/{stop}', ['finding' => 'limb-down']],
+        'app_storm_storm_end' => ['people', '/api/storms/stops/{stop}/end', ['how' => 'cleared-away']],
+        'app_storm_storm_reopen' => ['people', '/api/storms/stops/{stop}/end'],
+        'app_storm_storm_oftree' => ['readers', '/api/specimens/{tree}/storms'],
+        'app_survey_survey_all' => ['readers', '/api/surveys'],
+        'app_survey_survey_begin' => ['people', '/api/surveys', ['id' => '{random}', 'siteId' => '{site}']],
+        'app_survey_survey_show' => ['readers', '/api/surveys/{survey}'],
+        'app_survey_survey_export' => ['readers', '/api/surveys/{survey}.csv'],
+        'app_survey_survey_look' => ['people', '/api/surveys/{survey}/looks', ['tree' => '{tree}']],
+        'app_survey_survey_unlook' => ['people', '/api/surveys/{survey}/looks/{tree}'],
+        'app_survey_survey_stand' => [
+            'people',
+            '/api/surveys/{survey}/stands/{random}',
+            ['label' => 'Row of firs', 'count' => 'few'],
+        ],
+        'app_survey_survey_standgone' => ['people', '/api/surveys/{survey}/stands/{hedge}'],
+        'app_survey_survey_close' => ['people', '/api/surveys/{survey}/close', []],
         'app_trees_tree_sites' => ['readers', '/api/sites'],
         'app_trees_site_show' => ['readers', '/api/sites/{site}'],
         'app_trees_site_add' => [
@@ -373,6 +420,18 @@ final class AccessTest extends ApiTestCase
             ['email' => 'tobias@orlebach.example', 'password' => \App\Demo\DemoSchool::PASSWORD],
         ],
     ];
+    private const PASTURE = [
+        'name' => 'Bank pasture',
+        'siteId' => '{site}',
+        'corners' => [[15.31, 47.121], [15.312, 47.121], [15.312, 47.122]],
+        'animal' => 'goats',
+        'number' => 4,
+        'grams' => 60000,
+    ];
+    private const PASTURES = <<<'JSON'
+        {"type": "Feature", "geometry": {"type": "Polygon", "coordinates": [[[15.31, 47.12], [15.312, 47.12], [15.312, 47.121],
+         [15.31, 47.12]]]}, "properties": {"name": "Strip", "animal": "horses", "number": 2, "kilograms_each": 480}}
+        JSON;
     private const OWN_RECIPE = <<<'YAML'
     haw-leather-of-ours:
       name: Haw leather, our way
@@ -473,7 +532,7 @@ final class AccessTest extends ApiTestCase
         return \is_string($id) ? $id : self::fail('Nothing is left of '.$tag);
     }
 
-    /** @param class-string<TreeEvent|CropNote|PlannedDay|Batch|BatchUnit|OwnMeasure|Trial|WoodNote> $what */
+    /** @param class-string<TreeEvent|CropNote|PlannedDay|Batch|BatchUnit|OwnMeasure|Trial|WoodNote|TreeSign|Survey|Stand> $what */
     private function oneOf(string $what, string $who): string
     {
         $found = self::getContainer()
@@ -529,6 +588,12 @@ final class AccessTest extends ApiTestCase
             '{note}' => $this->oneOf(CropNote::class, 'marta'),
             '{planned}' => $this->oneOf(PlannedDay::class, 'marta'),
             '{other}' => $this->tree('M-02'),
+            '{spotted}' => $this->tree('M-15'),
+            '{sign}' => $this->oneOf(TreeSign::class, 'marta'),
+            '{survey}' => $this->oneOf(Survey::class, 'marta'),
+            '{hedge}' => $this->oneOf(Stand::class, 'marta'),
+            '{pasture}' => self::text($this->call('GET', '/api/pastures'), 'pastures.0.id'),
+            '{stop}' => self::text($this->call('GET', '/api/storms'), 'walks.0.stops.0.id'),
             '{signed}' => self::text(
                 $this->call('GET', '/api/specimens/'.$this->tree('M-02').'/known'),
                 'decisions.0.examination',

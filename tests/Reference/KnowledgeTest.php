@@ -64,6 +64,26 @@ final class KnowledgeTest extends TestCase
         }
     }
 
+    /** Whoever is not named would be taken for spared. */
+    #[DataProvider('floras')]
+    public function testEveryKindThatHarmsAnyoneSpeaksOfAllEight(string $letter): void
+    {
+        $silent = $harmful = [];
+        foreach (self::kinds($letter) as $taxon) {
+            if ([] !== $taxon->harms()) {
+                $harmful[] = $taxon->id;
+            }
+            if ([] !== $taxon->saysNothingOf()) {
+                $silent[$taxon->id] = $taxon->saysNothingOf();
+            }
+            foreach ($taxon->noRecords as $none) {
+                self::assertNotSame([], $none->sources, $taxon->id.' says where it looked');
+            }
+        }
+        self::assertSame([], $silent);
+        self::assertGreaterThan(20, \count($harmful));
+    }
+
     #[DataProvider('floras')]
     public function testNoKindIsACopyOfItsSister(string $letter): void
     {

@@ -1170,6 +1170,90 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/hazards/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Nothing of who is allergic to what is kept: it is asked for each time, and without names. */
+        get: operations["get_app_hazards_hazards_day"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hazards/swallowed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Which trees stood near. A tree the reader is to look at unbiased is told without its kind. */
+        get: operations["get_app_hazards_hazards_swallowed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hazards/swallowed/all": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** It happened: all is told. Whoever asks for it is no second person any more for what was looked at until now. */
+        post: operations["post_app_hazards_hazards_tellall"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_health_healthoftree_show"];
+        put?: never;
+        post: operations["post_app_health_healthoftree_tell"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/health/{sign}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** It stays on record, and counts no more. */
+        delete: operations["delete_app_health_healthoftree_takeback"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/copies": {
         parameters: {
             query?: never;
@@ -1230,6 +1314,90 @@ export interface paths {
         put?: never;
         /** The body is the file, GeoJSON or GPX; an empty one takes the school's own ground away again. */
         post: operations["post_app_map_map_setbase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pastures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_pastures_pasture_all"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pastures.geojson": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_pastures_pasture_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pastures/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Enters it, or changes it where it is known. */
+        put: operations["put_app_pastures_pasture_put"];
+        post?: never;
+        /** It stays on record, with what was decided there, and is shown no more. */
+        delete: operations["delete_app_pastures_pasture_giveup"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pastures/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The body is a GeoJSON file; each of its polygons becomes a pasture, or none does. */
+        post: operations["post_app_pastures_pasture_import"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pastures/{id}/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep, watch, fence off or fell: the owner decides; what was decided before stays on record. */
+        post: operations["post_app_pastures_pasture_choose"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2118,6 +2286,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/flora/taxa/{id}/care": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_species_care_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/floras": {
         parameters: {
             query?: never;
@@ -2294,6 +2478,191 @@ export interface paths {
         get: operations["get_app_stock_stock_reckon"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/storms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_storm_storm_all"];
+        put?: never;
+        /** One press: the round is laid and can be walked. Anybody may raise it: it is no time to ask who may. */
+        post: operations["post_app_storm_storm_raise"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/storms/stops/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What was found at one stop; sent again, it says the same. */
+        put: operations["put_app_storm_storm_found"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/storms/stops/{id}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put_app_storm_storm_end"];
+        post?: never;
+        /** It was pressed by mistake: the alarm is open again. */
+        delete: operations["delete_app_storm_storm_reopen"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/specimens/{id}/storms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How one tree came through all storms on record. */
+        get: operations["get_app_storm_storm_oftree"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/surveys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_survey_survey_all"];
+        put?: never;
+        post: operations["post_app_survey_survey_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/surveys/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_survey_survey_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/surveys/{id}.{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_survey_survey_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/surveys/{id}/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What was seen of one tree; seen again on the same walk, the later look holds. */
+        put: operations["put_app_survey_survey_look"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/surveys/{id}/looks/{tree}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Pressed by mistake: nobody has come by that tree on this walk. */
+        delete: operations["delete_app_survey_survey_unlook"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/surveys/{id}/stands/{stand}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** A hedge, a row or a thicket, by the class of its count. The id is made by whoever sends it. */
+        put: operations["put_app_survey_survey_stand"];
+        post?: never;
+        /** It stands no more; walks that saw it keep it. */
+        delete: operations["delete_app_survey_survey_standgone"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/surveys/{id}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The walk is over: what nobody came by stays open on its sheets. */
+        post: operations["post_app_survey_survey_close"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3238,6 +3607,23 @@ export interface components {
             amount: number;
             unit: components["schemas"]["AmountUnit"];
         };
+        /** @description A sign was seen, or looked for and not seen. */
+        NewSign: {
+            /** @description a UUID made by whoever tells of it */
+            id: string;
+            /** @description which */
+            sign: string;
+            /**
+             * @description false: it was looked for, and was not there
+             * @default true
+             */
+            isSeen?: boolean;
+            /**
+             * @description what else is to be said; may be empty
+             * @default
+             */
+            note?: string;
+        };
         /** @enum {string} */
         TreeDanger: "deadly" | "serious" | "mild" | "harmless" | "doubted" | "unknown";
         /** @description Which trees are wanted. */
@@ -3267,6 +3653,66 @@ export interface components {
              * @default false
              */
             gone?: boolean;
+        };
+        /** @enum {string} */
+        Animal: "cattle" | "horses" | "sheep" | "goats" | "pigs" | "dogs" | "birds";
+        /** @description A pasture: where it lies, what grazes there and when. */
+        PastureInput: {
+            /** @description how the school calls it */
+            name: string;
+            /** @description the place to whose weather and trees it belongs */
+            siteId: string;
+            /** @description longitude and latitude in degrees, at least three */
+            corners: number[][];
+            animal: components["schemas"]["Animal"];
+            /** @description of animals */
+            number: number;
+            /**
+             * Format: float
+             * @description what one of them weighs
+             */
+            grams: number;
+            /**
+             * @description longitude and latitude; none: nobody has said
+             * @default []
+             */
+            gate?: number[];
+            /**
+             * @description days of the year, MM-DD; none: it may be at any time
+             * @default []
+             */
+            grazed?: {
+                [key: string]: string;
+            }[];
+        };
+        /** @enum {string} */
+        Choice: "keep" | "watch" | "fence" | "fell";
+        /** @description What is to become of a tree at a pasture, and the reasons held against each other. */
+        NewChoice: {
+            /** @description id of the tree or of the stand */
+            of: string;
+            choice: components["schemas"]["Choice"];
+            /**
+             * @description what its shade is worth there
+             * @default
+             */
+            shade?: string;
+            /**
+             * @description what it bears, and what that is worth
+             * @default
+             */
+            fruit?: string;
+            /**
+             * Format: float
+             * @description of a cubic metre of its wood as it stands, in the user's money
+             * @default null
+             */
+            price?: number | null;
+            /**
+             * @description in the decider’s words; may be empty
+             * @default
+             */
+            why?: string;
         };
         /** @description What a picture is of: one of these. */
         NewPicture: {
@@ -3930,8 +4376,6 @@ export interface components {
              */
             note?: string;
         };
-        /** @enum {string} */
-        Animal: "cattle" | "horses" | "sheep" | "goats" | "pigs" | "dogs" | "birds";
         /** @description Whose animals, and what came down. */
         ReckonQuery: {
             /** @description id of the kind */
@@ -3950,6 +4394,107 @@ export interface components {
              * @default null
              */
             diameter?: number | null;
+        };
+        /** @description It blew. */
+        NewWalk: {
+            /** @description a UUID made by whoever raises it */
+            id: string;
+            /** @description the place */
+            siteId: string;
+            /** @description when it blew, ISO 8601, or the day alone */
+            blewAt: string;
+            /**
+             * Format: float
+             * @description metres per second; null: nobody measured it
+             * @default null
+             */
+            gust?: number | null;
+        };
+        /** @enum {string} */
+        StormFinding: "sound" | "limb-hanging" | "limb-down" | "top-out" | "uprooted" | "leaves-in-reach";
+        /** @description What was found at a tree after a storm. */
+        FoundAtTree: {
+            finding: components["schemas"]["StormFinding"];
+            /**
+             * Format: float
+             * @description millimetres at the foot of what came down; null: not measured
+             * @default null
+             */
+            thickness?: number | null;
+            /**
+             * @description what else is to be said; may be empty
+             * @default
+             */
+            note?: string;
+            /**
+             * @description when it was found, ISO 8601; null: now
+             * @default null
+             */
+            at?: string | null;
+        };
+        /** @enum {string} */
+        Ended: "cleared-away" | "animals-moved";
+        /** @description How an alarm ended. */
+        AlarmEnd: {
+            how: components["schemas"]["Ended"];
+        };
+        /** @description A walk is begun. */
+        NewSurvey: {
+            /** @description a UUID made by whoever begins it */
+            id: string;
+            /** @description id of the place */
+            siteId: string;
+        };
+        /** @enum {string} */
+        Gap: "bark-only" | "out-of-reach" | "not-entered" | "no-time" | "not-known";
+        /** @description What was seen of one tree, or of one stand, on a walk. */
+        LookInput: {
+            /** @description id of the tree or of the stand */
+            tree: string;
+            /**
+             * @description a kind or a group of the flora one works with, by a short look; empty: none
+             * @default
+             */
+            of?: string;
+            /**
+             * @description why it stays open
+             * @default null
+             */
+            gap?: components["schemas"]["Gap"] | null;
+            /**
+             * @description what was seen, words of SeenMark
+             * @default []
+             */
+            marks?: string[];
+            /**
+             * @description what else is to be said; may be empty
+             * @default
+             */
+            note?: string;
+        };
+        /** @enum {string} */
+        CountClass: "one" | "few" | "some" | "many" | "crowd";
+        /** @description Trees that stand together without tags. */
+        StandInput: {
+            /** @description how it is found again */
+            label: string;
+            count: components["schemas"]["CountClass"];
+            /**
+             * @description a kind or a group of the flora one works with; empty: not settled
+             * @default
+             */
+            of?: string;
+            /**
+             * @description longitude and latitude in degrees, along it; none: nobody has said where
+             * @default []
+             */
+            line?: number[][];
+            /**
+             * Format: float
+             * @description metres, of the tallest
+             * @default null
+             */
+            height?: number | null;
         };
         /** @enum {string} */
         Soil: "" | "acid" | "neutral" | "lime";
@@ -5868,6 +6413,152 @@ export interface components {
             /** @description who weighed it */
             by: string;
         };
+        /** @enum {string} */
+        DayCaution: "ticks" | "wind" | "heat" | "ice" | "stings" | "falling-nuts" | "heights" | "limbs" | "smoke";
+        /** @enum {string} */
+        Allergy: "birch-pollen" | "ash-pollen" | "nuts" | "stone-fruit" | "sumac-kin" | "latex" | "wood-dust" | "stings" | "moth-hairs";
+        /** @description What harms, whom, and how. */
+        HazardView: {
+            /** @description which part harms */
+            part: string;
+            /** @description whom: people, horses, cattle … */
+            who: string;
+            /** @description how: eaten, touched, breathed in … */
+            way: string;
+            severity: components["schemas"]["Severity"];
+            /** @description in a sentence; empty where there is none */
+            note: string;
+        };
+        /** @enum {string} */
+        SeenMark: "dead-crown" | "brittle-limbs" | "limb-hanging" | "leans" | "lifted-roots" | "fungi" | "thorny" | "loose-bark" | "straight-stem" | "clean-stem" | "poles" | "bears-well" | "old" | "hollow" | "nest" | "young" | "browsed" | "coppice-due" | "spreads";
+        /** @description A tree of the place, as it concerns a group for a day. */
+        DayTreeView: {
+            /** @description of the tree or of the stand */
+            id: string;
+            /** @description the tag, or what the stand is called */
+            label: string;
+            /** @description several together, without tags */
+            isStand: boolean;
+            /** @description how it is found again; may be empty */
+            whereabouts: string;
+            /** @description common name; empty: nobody has settled it */
+            kind: string;
+            danger: components["schemas"]["TreeDanger"];
+            /** @description held to be a kind that harms nobody, without doubt and without marks */
+            mayTouch: boolean;
+            /** @description to people */
+            hazards: components["schemas"]["HazardView"][];
+            /** @description what was seen of it last on a walk, that may fall or break */
+            marks: components["schemas"]["SeenMark"][];
+            /** @description of those told of, at which it matters */
+            allergies: components["schemas"]["Allergy"][];
+        };
+        /** @description The hazards of one place for a group on one day. */
+        DaySheetView: {
+            /** @description id of the place */
+            siteId: string;
+            /** @description name of the place */
+            site: string;
+            /** @description YYYY-MM-DD */
+            day: string;
+            /** @description what its owner asks; may be empty */
+            rules: string;
+            /** @description empty where nobody has entered it */
+            poisonCentre: string;
+            cautions: components["schemas"]["DayCaution"][];
+            /** @description told of, without names */
+            allergies: components["schemas"]["Allergy"][];
+            /** @description what harms first */
+            trees: components["schemas"]["DayTreeView"][];
+            /** @description day of the last walk through the place, YYYY-MM-DD; null: never */
+            walkedOn?: string | null;
+        };
+        /** @description A tree that stood near, and what it can do to people. */
+        NearTreeView: {
+            /** @description of the tree */
+            id: string;
+            /** @description tag on the tree */
+            tag: string;
+            /** @description how it is found again; may be empty */
+            whereabouts: string;
+            /** @description common name; empty: nobody has settled it, or it may not be told now */
+            kind: string;
+            /** @description scientific name; empty with it */
+            name: string;
+            /** @description the day on which that kind was held, YYYY-MM-DD; empty where none is */
+            since: string;
+            danger: components["schemas"]["TreeDanger"];
+            /**
+             * Format: float
+             * @description from where it happened; null where nobody knows
+             */
+            metres?: number | null;
+            /** @description to people */
+            hazards: components["schemas"]["HazardView"][];
+        };
+        /** @description What is said to the poison centre and given to the ambulance. */
+        SwallowedView: {
+            /** @description ISO 8601 */
+            now: string;
+            /** @description empty where nobody has entered it */
+            poisonCentre: string;
+            /** @description its name */
+            school: string;
+            /** @description where it happened; empty where nobody has said */
+            site: string;
+            /**
+             * Format: float
+             * @description degrees; null where nobody has said
+             */
+            latitude?: number | null;
+            /**
+             * Format: float
+             * @description degrees; null where nobody has said
+             */
+            longitude?: number | null;
+            /** @description the dangerous and the unknown ones first, then the nearest */
+            trees: components["schemas"]["NearTreeView"][];
+            /** @description that stand there and are not listed */
+            more: number;
+        };
+        /** @description A sign of illness that is looked for. */
+        SignView: {
+            /** @description in the table of signs */
+            id: string;
+            /** @description what it is called */
+            name: string;
+            /** @description how it looks */
+            see: string;
+            /** @description where it must be reported, as far as is known here; empty: nowhere that is known */
+            notifiable: string;
+            /** @description so that it is not carried on */
+            hygiene: string;
+            /** @description where it can be looked up */
+            source: string;
+        };
+        /** @description A sign that was seen on a tree, or looked for and not seen. */
+        SeenSignView: {
+            /** @description of what was told */
+            id: string;
+            sign: components["schemas"]["SignView"];
+            /** @description false: it was looked for, and was not there */
+            isSeen: boolean;
+            /** @description YYYY-MM-DD */
+            on: string;
+            /** @description name of whoever looked */
+            by: string;
+            /** @description what else was said; may be empty */
+            note: string;
+            /** @description whether the reader may take it back */
+            mayTakeBack: boolean;
+        };
+        /** @description How a tree is, as far as somebody looked. */
+        TreeHealthView: {
+            /** @description what is looked for at its kind; where none is settled, everything */
+            known: components["schemas"]["SignView"][];
+            /** @description the last first */
+            seen: components["schemas"]["SeenSignView"][];
+        };
         /** @description A copy of everything. */
         CopyView: {
             /** @description what it is called */
@@ -5934,6 +6625,136 @@ export interface components {
             areas: number;
             /** @description single points */
             points: number;
+        };
+        /** @enum {string} */
+        Zone: "inside" | "within-reach" | "beyond";
+        /** @enum {string} */
+        HeightFrom: "measured" | "kind" | "unknown";
+        /** @enum {string} */
+        Peril: "deadly" | "serious" | "unknown" | "mild" | "no-record" | "harmless";
+        /** @description What was decided last. */
+        ChoiceView: {
+            choice: components["schemas"]["Choice"];
+            /** @description in words; may be empty */
+            shade: string;
+            /** @description in words; may be empty */
+            fruit: string;
+            /**
+             * Format: float
+             * @description of a cubic metre as it stands, in the user's money
+             */
+            price?: number | null;
+            /** @description in words; may be empty */
+            why: string;
+            /** @description who decided */
+            by: string;
+            /** @description ISO 8601 */
+            at: string;
+        };
+        /** @description A tree or a stand in a pasture, or that reaches over its fence if it falls. */
+        PastureTreeView: {
+            /** @description of the tree or of the stand */
+            id: string;
+            /** @description several together, without tags */
+            isStand: boolean;
+            /** @description the tag, or what the stand is called */
+            label: string;
+            count: components["schemas"]["CountClass"];
+            /** @description what it is held to be, in words; empty: nobody has settled it */
+            kind: string;
+            /** @description id, where it is one kind */
+            taxon: string;
+            zone: components["schemas"]["Zone"];
+            /**
+             * Format: float
+             * @description from the fence, inside or outside
+             */
+            metres: number;
+            /**
+             * Format: float
+             * @description metres it reaches if it falls, its uncertain place counted in
+             */
+            reach: number;
+            /**
+             * Format: float
+             * @description metres
+             */
+            height: number;
+            heightFrom: components["schemas"]["HeightFrom"];
+            peril: components["schemas"]["Peril"];
+            /**
+             * Format: float
+             * @description fresh leaves it carries in full leaf; null where its girth is not known
+             */
+            leafGrams?: number | null;
+            /** @description what was seen of it last on a walk */
+            marks: components["schemas"]["SeenMark"][];
+            /** @description what stands in its record */
+            health: string;
+            /** @description what of it animals get at this month; nothing is known otherwise */
+            now: string[];
+            /** @description nobody has said what matters when: anything of it has to be reckoned with */
+            anyOfIt: boolean;
+            /**
+             * Format: float
+             * @description in the stem, about; null where it was not measured
+             */
+            cubicMetres?: number | null;
+            choice?: components["schemas"]["ChoiceView"] | null;
+            /**
+             * Format: float
+             * @description degrees, of what stands nearest the fence
+             */
+            latitude: number;
+            /**
+             * Format: float
+             * @description degrees
+             */
+            longitude: number;
+        };
+        /** @description A pasture with the trees that matter to what grazes there. */
+        PastureView: {
+            /** @description of the pasture */
+            id: string;
+            /** @description how the school calls it */
+            name: string;
+            /** @description id of the place */
+            siteId: string;
+            /** @description name of the place */
+            site: string;
+            /** @description longitude and latitude, degrees */
+            corners: number[][];
+            /** @description longitude and latitude; empty where nobody has said */
+            gate: number[] | (unknown[] | {
+                [key: string]: unknown;
+            });
+            animal: components["schemas"]["Animal"];
+            /** @description of animals */
+            number: number;
+            /**
+             * Format: float
+             * @description what one animal weighs
+             */
+            grams: number;
+            /** @description days of the year; none: at any time */
+            grazed: {
+                [key: string]: string;
+            }[];
+            /** @description whether animals may be there today */
+            isGrazed: boolean;
+            /** @description the worst first */
+            trees: components["schemas"]["PastureTreeView"][];
+            /** @description tags of trees of that place of which nobody has taken where they stand: they may reach it too */
+            unplaced: string[];
+        };
+        /** @description All pastures on a day. */
+        PasturesView: {
+            /** @description the day of what matters, YYYY-MM-DD */
+            day: string;
+            /** @description by name */
+            pastures: components["schemas"]["PastureView"][];
+            /** @description whether the reader may enter and change them */
+            mayChange: boolean;
         };
         /** @description A picture, or the paper a permission stands on. */
         PictureView: {
@@ -6888,6 +7709,37 @@ export interface components {
              */
             trendSpread?: number | null;
         };
+        /** @enum {string} */
+        SpreadWay: "birds" | "wind" | "water" | "roots" | "stumps" | "garden" | "boots";
+        /** @description One fact of living with a kind. */
+        LivingFactView: {
+            /** @description `roots`, `fruit`, `litter`, `pollen`, `limbs`, `pruning` or `fibre` */
+            what: string;
+            /** @description in words */
+            text: string;
+        };
+        /** @description Spreading and keeping, living with it, of what it falls ill. */
+        CareView: {
+            /** @description by what it spreads; none: it is not told to */
+            ways: components["schemas"]["SpreadWay"][];
+            /** @description what cutting and picking do to its spreading */
+            harvest: string;
+            /** @description so that it is not carried on */
+            cleanup: string;
+            /** @description empty: it is not told to be rare */
+            rareWhy: string;
+            /** @description who wants to know of one */
+            rareWho: string;
+            /** @description where it is native within the region; empty: nothing is said */
+            native: string;
+            /** @description names of the school's places clearly outside: planted there, or escaped */
+            outside: string[];
+            /** @description near house, path and pipe */
+            living: components["schemas"]["LivingFactView"][];
+            /** @description of illness, looked for on it */
+            signs: components["schemas"]["SignView"][];
+            sources: string[];
+        };
         /** @description A flora one can work with. */
         FloraSummaryView: {
             /** @description its name in addresses and documents */
@@ -7027,15 +7879,10 @@ export interface components {
             /** @description key of its drawing; null where there is none */
             drawing: string;
         };
-        /** @description What harms, whom, and how. */
-        HazardView: {
-            /** @description which part harms */
-            part: string;
+        /** @description Looked for, and no harm to these on record, which is no proof. */
+        NoRecordView: {
             /** @description whom: people, horses, cattle … */
-            who: string;
-            /** @description how: eaten, touched, breathed in … */
-            way: string;
-            severity: components["schemas"]["Severity"];
+            who: string[];
             /** @description in a sentence; empty where there is none */
             note: string;
         };
@@ -7206,6 +8053,8 @@ export interface components {
             description: components["schemas"]["DescribedView"][];
             /** @description whom it harms, how and how badly */
             hazards: components["schemas"]["HazardView"][];
+            /** @description whom it is not known to harm */
+            noRecords: components["schemas"]["NoRecordView"][];
             /** @description what is taken of it, and what never may be */
             parts: components["schemas"]["PartView"][];
             /** @description what it shows through the year at the reference place */
@@ -7367,6 +8216,8 @@ export interface components {
             severity: components["schemas"]["Severity"];
             /** @description to animals, the worst first */
             hazards: components["schemas"]["HazardView"][];
+            /** @description animals it is not known to harm, which is no proof */
+            noRecords: components["schemas"]["NoRecordView"][];
             /** @description with how much; nothing: nobody has written it down */
             seen: components["schemas"]["HarmSeenView"][];
         };
@@ -7396,6 +8247,11 @@ export interface components {
              * @description of ten litres, loosely filled, in the lower end; 0 where it is no leaf
              */
             buckets: number;
+            /**
+             * Format: float
+             * @description 2.5 cm thick at the foot that carry as much; 0 where it is no leaf
+             */
+            branches: number;
             /** @description animals that what came down could harm, by the upper end of the range */
             few?: number | null;
             /** @description and by the lower end; null where no leaf came down */
@@ -7420,6 +8276,260 @@ export interface components {
              * @description or less, nine times of ten
              */
             leafMost?: number | null;
+        };
+        /** @description It blew hard at a place, and nobody has gone round since. */
+        GaleView: {
+            /** @description id of the place */
+            siteId: string;
+            /** @description name of the place */
+            site: string;
+            /** @description YYYY-MM-DD */
+            day: string;
+            /**
+             * Format: float
+             * @description metres per second
+             */
+            gust: number;
+            /** @description that have to be gone to */
+            trees: number;
+            /** @description the walk takes */
+            seconds: number;
+        };
+        /** @enum {string} */
+        Wilting: "fresh" | "wilting" | "wilted" | "dry";
+        /** @description Something lies where animals get at it. */
+        StormAlarmView: {
+            peril: components["schemas"]["Peril"];
+            wilting: components["schemas"]["Wilting"];
+            /**
+             * Format: float
+             * @description since it came down
+             */
+            hours: number;
+            animal: components["schemas"]["Animal"];
+            /** @description of animals there */
+            number: number;
+            /** @description whether they may be there today, by what was entered */
+            isGrazed: boolean;
+            /** @description it bears no leaves at this time of year, says the flora */
+            isBare: boolean;
+            /** @description what harmed others, held against these; none: nobody has it on record */
+            reach: components["schemas"]["ReachView"][];
+            /**
+             * Format: float
+             * @description grams of fresh leaf that came down, or more, nine times of ten; null: unknown
+             */
+            leafLeast?: number | null;
+            /**
+             * Format: float
+             * @description or less, nine times of ten
+             */
+            leafMost?: number | null;
+        };
+        /** @description A stop of a walk after a storm. */
+        StormStopView: {
+            /** @description of the stop */
+            id: string;
+            /** @description from 1 up, in the order of the walk */
+            number: number;
+            /** @description id of the tree or of the stand */
+            tree: string;
+            /** @description several together, without tags */
+            isStand: boolean;
+            /** @description the tag, or what the stand is called */
+            label: string;
+            /** @description how it is found again; may be empty */
+            whereabouts: string;
+            /** @description what it is held to be; empty: nobody has settled it, or it may not be told */
+            kind: string;
+            /** @description name; empty where it reaches none */
+            pasture: string;
+            /** @description where it stands as seen from there */
+            zone?: components["schemas"]["Zone"] | null;
+            /** @description to what grazes there; null where it reaches no pasture */
+            peril?: components["schemas"]["Peril"] | null;
+            /** @description of the way from the stop before; null where nobody knows where it stands */
+            seconds?: number | null;
+            /**
+             * Format: float
+             * @description degrees; null where nobody knows
+             */
+            latitude?: number | null;
+            /**
+             * Format: float
+             * @description degrees; null where nobody knows
+             */
+            longitude?: number | null;
+            finding?: components["schemas"]["StormFinding"] | null;
+            /**
+             * Format: float
+             * @description millimetres at the foot of what came down
+             */
+            thickness?: number | null;
+            /** @description what else was said; may be empty */
+            note: string;
+            /** @description ISO 8601 */
+            foundAt?: string | null;
+            /** @description empty while nobody has */
+            foundBy: string;
+            /** @description while it is open */
+            alarm?: components["schemas"]["StormAlarmView"] | null;
+            /** @description whether a licensed arborist has to look at what still stands */
+            wantsArborist: boolean;
+            ended?: components["schemas"]["Ended"] | null;
+            /** @description ISO 8601 */
+            endedAt?: string | null;
+            /** @description empty while it is open */
+            endedBy: string;
+        };
+        /** @description The walk after one storm. */
+        StormWalkView: {
+            /** @description of the walk */
+            id: string;
+            /** @description id of the place */
+            siteId: string;
+            /** @description name of the place */
+            site: string;
+            /** @description ISO 8601 */
+            blewAt: string;
+            /**
+             * Format: float
+             * @description metres per second
+             */
+            gust?: number | null;
+            /** @description name of whoever raised it */
+            by: string;
+            /** @description of the whole walk */
+            seconds: number;
+            /** @description in the order of the walk */
+            stops: components["schemas"]["StormStopView"][];
+            /** @description stops nobody has looked at */
+            left: number;
+            /** @description that are open */
+            alarms: number;
+        };
+        /** @description Storms and the walks after them. */
+        StormsView: {
+            /** @description the hardest first */
+            waiting: components["schemas"]["GaleView"][];
+            /** @description the last first */
+            walks: components["schemas"]["StormWalkView"][];
+            /**
+             * Format: float
+             * @description metres per second from which a gust is a reason to go round
+             */
+            from: number;
+        };
+        /** @description How one tree came through one storm. */
+        TreeStormView: {
+            /** @description ISO 8601 */
+            blewAt: string;
+            /**
+             * Format: float
+             * @description metres per second
+             */
+            gust?: number | null;
+            /** @description null: nobody has looked */
+            finding?: components["schemas"]["StormFinding"] | null;
+            /** @description what else was said; may be empty */
+            note: string;
+            ended?: components["schemas"]["Ended"] | null;
+        };
+        /** @description A walk in the list of walks. */
+        SurveyRowView: {
+            /** @description of the walk */
+            id: string;
+            /** @description id of the place */
+            siteId: string;
+            /** @description name of the place */
+            site: string;
+            /** @description YYYY-MM-DD */
+            on: string;
+            /** @description YYYY-MM-DD */
+            dueOn: string;
+            /** @description whether that day is past, and no later walk was made there */
+            isDue: boolean;
+            /** @description whether it is over */
+            isClosed: boolean;
+            /** @description name of whoever walked */
+            by: string;
+            /** @description trees and stands looked at */
+            looks: number;
+        };
+        /** @enum {string} */
+        Settled: "examined" | "looked" | "group" | "open";
+        /** @enum {string} */
+        Sheet: "dangers" | "materials" | "keep";
+        /** @enum {string} */
+        SheetMatter: "unknown" | "toxic" | "irritant" | "breathing" | "wound" | "part" | "splits" | "bends" | "carves" | "burns" | "coppices" | "fibre" | "protected" | "protected-here" | "rare" | "invasive" | "seen";
+        /** @description One reason for which a tree stands on a sheet. */
+        SheetReasonView: {
+            sheet: components["schemas"]["Sheet"];
+            what: components["schemas"]["SheetMatter"];
+            /** @description which part of it, or what was seen; empty where the matter says all */
+            detail: string;
+            /** @description it harms */
+            whom: string[];
+            /** @description how badly */
+            severity?: components["schemas"]["Severity"] | null;
+        };
+        /** @description A tree or a stand of a walk. */
+        WalkedTreeView: {
+            /** @description id of the tree or of the stand */
+            tree: string;
+            /** @description several together, without tags */
+            isStand: boolean;
+            /** @description the tag, or what the stand is called */
+            label: string;
+            /** @description how it is found again; may be empty */
+            whereabouts: string;
+            /**
+             * Format: float
+             * @description degrees; null where nobody has taken it
+             */
+            latitude?: number | null;
+            /**
+             * Format: float
+             * @description degrees; null where nobody has taken it
+             */
+            longitude?: number | null;
+            /** @description id of the look on this walk; null: nobody has come by yet */
+            look?: string | null;
+            /** @description what it is held to be, in words; empty: not settled */
+            kind: string;
+            /** @description what a short look took it for: a kind or a group, its id; empty: nothing */
+            of: string;
+            settled: components["schemas"]["Settled"];
+            gap?: components["schemas"]["Gap"] | null;
+            count: components["schemas"]["CountClass"];
+            marks: components["schemas"]["SeenMark"][];
+            /** @description what else was said; may be empty */
+            note: string;
+            /** @description for which it stands on the sheets */
+            reasons: components["schemas"]["SheetReasonView"][];
+        };
+        /** @description One walk with its three sheets. */
+        SurveyView: {
+            /** @description of the walk */
+            id: string;
+            /** @description id of the place */
+            siteId: string;
+            /** @description name of the place */
+            site: string;
+            /** @description YYYY-MM-DD */
+            on: string;
+            /** @description YYYY-MM-DD, when it is due again */
+            dueOn: string;
+            /** @description name of whoever walked */
+            by: string;
+            /** @description whether it is over: then nothing is entered any more */
+            isClosed: boolean;
+            /** @description by tag, the stands after them */
+            trees: components["schemas"]["WalkedTreeView"][];
+            /** @description trees nobody has come by on this walk */
+            left: number;
+            /** @description looked at, and what they are was not settled */
+            open: number;
         };
         /** @description How often something may be taken at a place in a year, and how often it was. */
         QuotaView: {
@@ -10532,6 +11642,206 @@ export interface operations {
             };
         };
     };
+    get_app_hazards_hazards_day: {
+        parameters: {
+            query?: {
+                site?: string;
+                day?: string;
+                allergies?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The sheet. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DaySheetView"];
+                };
+            };
+            /** @description That cannot be answered. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_hazards_hazards_swallowed: {
+        parameters: {
+            query?: {
+                site?: string;
+                latitude?: number | null;
+                longitude?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The page. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SwallowedView"];
+                };
+            };
+            /** @description That cannot be answered. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_hazards_hazards_tellall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description From now on all is told. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description That cannot be answered. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_health_healthoftree_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How it is. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreeHealthView"];
+                };
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_health_healthoftree_tell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSign"];
+            };
+        };
+        responses: {
+            /** @description How it is. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreeHealthView"];
+                };
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_health_healthoftree_takeback: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                sign: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How it is. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreeHealthView"];
+                };
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_app_keeping_keeping_all: {
         parameters: {
             query?: never;
@@ -10697,6 +12007,202 @@ export interface operations {
                 };
             };
             /** @description It cannot be taken; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_pastures_pasture_all: {
+        parameters: {
+            query?: {
+                day?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All pastures. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PasturesView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_pastures_pasture_export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The pastures as GeoJSON. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/geo+json": string;
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_pastures_pasture_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PastureInput"];
+            };
+        };
+        responses: {
+            /** @description All pastures. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PasturesView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_pastures_pasture_giveup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All pastures. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PasturesView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_pastures_pasture_import: {
+        parameters: {
+            query?: {
+                site?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/geo+json": string;
+            };
+        };
+        responses: {
+            /** @description All pastures. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PasturesView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_pastures_pasture_choose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewChoice"];
+            };
+        };
+        responses: {
+            /** @description All pastures. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PasturesView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -12828,6 +14334,37 @@ export interface operations {
             };
         };
     };
+    get_app_species_care_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is said. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CareView"];
+                };
+            };
+            /** @description No such kind. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_app_species_flora_floras: {
         parameters: {
             query?: never;
@@ -13151,6 +14688,509 @@ export interface operations {
                 };
             };
             /** @description Nothing can be reckoned of that. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_storm_storm_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Storms. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StormsView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_storm_storm_raise: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewWalk"];
+            };
+        };
+        responses: {
+            /** @description The walk. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StormWalkView"];
+                };
+            };
+            /** @description That id is of another walk. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_storm_storm_found: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FoundAtTree"];
+            };
+        };
+        responses: {
+            /** @description The walk. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StormWalkView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_storm_storm_end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AlarmEnd"];
+            };
+        };
+        responses: {
+            /** @description The walk. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StormWalkView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_storm_storm_reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The walk. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StormWalkView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_storm_storm_oftree: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The last first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreeStormView"][];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_survey_survey_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The last first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurveyRowView"][];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_survey_survey_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSurvey"];
+            };
+        };
+        responses: {
+            /** @description The walk. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurveyView"];
+                };
+            };
+            /** @description That id is of another walk. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_survey_survey_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The walk. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurveyView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_survey_survey_export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                format: "csv" | "geojson";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The walk as a file. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_survey_survey_look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookInput"];
+            };
+        };
+        responses: {
+            /** @description The walk. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurveyView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_survey_survey_unlook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                tree: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The walk. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurveyView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_survey_survey_stand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                stand: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandInput"];
+            };
+        };
+        responses: {
+            /** @description The walk. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurveyView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_survey_survey_standgone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                stand: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The walk. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurveyView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_survey_survey_close: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The walk. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurveyView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
             422: {
                 headers: {
                     [name: string]: unknown;

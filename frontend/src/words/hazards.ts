@@ -1,6 +1,7 @@
 import type { Schemas } from "../api/client";
 
 export type Hazard = Schemas["HazardView"];
+export type NoRecord = Schemas["NoRecordView"];
 
 /** The same harm to several animals is said once. */
 export function together(hazards: Hazard[]): (Hazard & { whom: string[] })[] {
@@ -10,4 +11,9 @@ export function together(hazards: Hazard[]): (Hazard & { whom: string[] })[] {
     groups.set(key, { ...h, whom: [...(groups.get(key)?.whom ?? []), h.who] });
   }
   return [...groups.values()];
+}
+
+/** "cattle, sheep and goats" */
+export function whom(who: string[]): string {
+  return who.length > 1 ? `${who.slice(0, -1).join(", ")} and ${who.at(-1)}` : (who[0] ?? "");
 }

@@ -38,6 +38,14 @@ export function bucketWords(buckets: number, imperial: boolean): string {
   return `, from ${figures(buckets)} ${bucket.replace("bucket", "buckets")} of loose leaves`;
 }
 
+/** "; 3 branches as thick as a thumb carry as much" */
+export function branchWords(branches: number, imperial: boolean): string {
+  if (branches <= 0) return "";
+  const thick = `as thick as a thumb (${imperial ? "1 in" : "2.5 cm"})`;
+  if (branches <= 1) return `; one branch ${thick} carries as much or more`;
+  return `; ${figures(branches)} branches ${thick} carry as much`;
+}
+
 /** How many of a herd it could reach: what is less than was ever seen to harm is never said to be harmless. */
 export function herdWords(few: number, many: number, number: number, animal: Animal): string {
   const all = (n: number) => (n >= number ? `all ${number}` : `${n}`);

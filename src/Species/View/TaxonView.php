@@ -7,6 +7,7 @@ namespace App\Species\View;
 use App\Harvest\View\HarvestView;
 use App\Hazards\View\HarmView;
 use App\Hazards\View\HazardView;
+use App\Hazards\View\NoRecordView;
 use App\Season\View\MonthView;
 use Hylognosis\Flora\Severity;
 
@@ -30,6 +31,7 @@ final readonly class TaxonView
      * @param list<DescribedView> $description   what it shows, character by character
      * @param list<HarmView>      $harms         the worst it does to anybody, in any way
      * @param list<HazardView>    $hazards       whom it harms, how and how badly
+     * @param list<NoRecordView>  $noRecords     whom it is not known to harm
      * @param list<PartView>      $parts         what is taken of it, and what never may be
      * @param list<MonthView>     $months        what it shows through the year at the reference place
      * @param list<string>        $sources       where it is said
@@ -57,6 +59,7 @@ final readonly class TaxonView
         public string $summary,
         public array $description,
         public array $hazards,
+        public array $noRecords,
         public array $parts,
         public array $months,
         public array $sources,

@@ -9,7 +9,7 @@ import { Loading, Name, Trouble } from "../../ui/controls";
 import { FiguresSwitch, useFigures } from "../../ui/figures";
 import { HarmMark, SeverityMark } from "../../ui/marks";
 import { Swallowed } from "../../ui/swallowed";
-import { type Hazard, together } from "../../words/hazards";
+import { type Hazard, type NoRecord, together, whom } from "../../words/hazards";
 import { ORGANS, STATION } from "../../words/stations";
 import { capital, dayWords, MONTHS, often, percent } from "../../words/text";
 import { NeverLine } from "../review/never";
@@ -72,7 +72,7 @@ export default function SpeciesPage() {
           {t.fruitSet !== "" && <p className="text-sm">{t.fruitSet}</p>}
         </div>
         <div className="min-w-0">
-          <Hazards hazards={t.hazards} taxon={t.id} />
+          <Hazards hazards={t.hazards} noRecords={t.noRecords} taxon={t.id} />
           {t.parts.map((p) => (
             <PartSection
               key={p.id}
@@ -94,15 +94,14 @@ export default function SpeciesPage() {
 }
 
 function HazardLine({ h }: { h: Hazard & { whom: string[] } }) {
-  const whom = h.whom.length > 1 ? `${h.whom.slice(0, -1).join(", ")} and ${h.whom.at(-1)}` : h.who;
   return (
     <li className="py-0.5">
-      <strong>{capital(h.part)}</strong>, {whom} by {h.way}: {h.note} {h.severity !== "harmless" && <SeverityMark severity={h.severity} />}
+      <strong>{capital(h.part)}</strong>, {whom(h.whom)} by {h.way}: {h.note} {h.severity !== "harmless" && <SeverityMark severity={h.severity} />}
     </li>
   );
 }
 
-function Hazards({ hazards, taxon }: { hazards: Hazard[]; taxon: string }) {
+function Hazards({ hazards, noRecords, taxon }: { hazards: Hazard[]; noRecords: NoRecord[]; taxon: string }) {
   const all = together(hazards);
   const harm = all.filter((h) => h.severity !== "harmless");
   const none = all.filter((h) => h.severity === "harmless");
@@ -126,10 +125,24 @@ function Hazards({ hazards, taxon }: { hazards: Hazard[]; taxon: string }) {
       )}
       {none.length > 0 && (
         <section className="mt-4 border-l-4 border-rule pl-3">
-          <h2 className="text-lg">No harm on record</h2>
+          <h2 className="text-lg">Eaten without harm on record</h2>
           <ul>
             {none.map((h) => (
               <HazardLine key={`${h.part}${h.way}${h.whom}`} h={h} />
+            ))}
+          </ul>
+        </section>
+      )}
+      {noRecords.length > 0 && (
+        <section className="mt-4 border-l-4 border-rule pl-3">
+          <h2 className="text-lg">Nobody knows</h2>
+          <p>Looked for and no record found, which is no proof: treat it as harmful.</p>
+          <ul>
+            {noRecords.map((n) => (
+              <li key={n.who.join()} className="py-0.5">
+                <strong>{capital(whom(n.who))}</strong>
+                {n.note && `: ${n.note}`}
+              </li>
             ))}
           </ul>
         </section>

@@ -8,9 +8,9 @@ import { SeverityMark } from "../../ui/marks";
 import { NumberInput } from "../../ui/number-input";
 import { PageHead } from "../../ui/page-head";
 import { Swallowed } from "../../ui/swallowed";
-import { together } from "../../words/hazards";
+import { together, whom } from "../../words/hazards";
 import { parseDecimal } from "../../words/numbers";
-import { amountWords, bucketWords, herdWords, OF_THEM, ONE_OF } from "../../words/stock";
+import { amountWords, branchWords, bucketWords, herdWords, OF_THEM, ONE_OF } from "../../words/stock";
 import { capital } from "../../words/text";
 import { TreesNav } from "../trees/trees-nav";
 
@@ -109,9 +109,15 @@ function Kind({ kind }: { kind: Schemas["StockKindView"] }) {
         {together(kind.hazards).map((h) => (
           <li key={h.whom.join() + h.part + h.way} className="rule-b py-2">
             <span className="flex flex-wrap items-center gap-x-3">
-              <strong>{capital(h.whom.join(", "))}</strong> {h.part} <SeverityMark severity={h.severity} />
+              <strong>{capital(whom(h.whom))}</strong> {h.part} <SeverityMark severity={h.severity} />
             </span>
             <span className="block text-sm text-faded">{h.note}</span>
+          </li>
+        ))}
+        {kind.noRecords.map((n) => (
+          <li key={n.who.join()} className="rule-b py-2">
+            <strong>{capital(whom(n.who))}</strong> no record, which is no proof
+            {n.note && <span className="block text-sm text-faded">{n.note}</span>}
           </li>
         ))}
       </ul>
@@ -237,7 +243,8 @@ function Found({ found, animal, number, imperial }: { found: Schemas["ReckonedVi
             <strong>
               {amountWords(r.from, imperial)} to {amountWords(r.to, imperial)}
             </strong>{" "}
-            of {r.seen.state} {r.seen.part} harmed {ONE_OF[animal]} of that mass where it was seen{bucketWords(r.buckets, imperial)}.
+            of {r.seen.state} {r.seen.part} harmed {ONE_OF[animal]} of that mass where it was seen{bucketWords(r.buckets, imperial)}
+            {branchWords(r.branches, imperial)}.
           </p>
           {r.few != null && r.many != null && <p className="mt-1 text-lg font-bold text-berry">{herdWords(r.few, r.many, number, animal)}</p>}
           <p className="mt-1 text-sm text-faded">
