@@ -73,23 +73,30 @@ final class HazardsController extends ApiController
         #[MapQueryParameter(validationFailedStatusCode: 422)] ?float $latitude = null,
         #[MapQueryParameter(validationFailedStatusCode: 422)] ?float $longitude = null,
     ): JsonResponse {
-        if ((null === $latitude) !== (null === $longitude) || abs($latitude ?? 0) > 90 || abs($longitude ?? 0) > 180) {
-            throw Refused::field('longitude', 'A position has two numbers, or none.');
-        }
-
-        return $this->json(
-            $this->near->of('' === $site ? null : $this->site($site), $latitude, $longitude, $user),
-        );
+        return $this->page($user, $site, $latitude, $longitude);
     }
 
     /** It happened: all is told. Whoever asks for it is no second person any more for what was looked at until now. */
     #[Route('/api/hazards/swallowed/all', methods: ['POST'])]
-    #[OA\Response(response: 204, description: 'From now on all is told.')]
-    public function tellAll(#[CurrentUser] User $user): JsonResponse
-    {
+    #[OA\Response(response: 200, description: 'The page.', content: new Model(type: SwallowedView::class))]
+    public function tellAll(
+        #[CurrentUser] User $user,
+        #[MapQueryParameter(validationFailedStatusCode: 422)] string $site = '',
+        #[MapQueryParameter(validationFailedStatusCode: 422)] ?float $latitude = null,
+        #[MapQueryParameter(validationFailedStatusCode: 422)] ?float $longitude = null,
+    ): JsonResponse {
         $this->transaction->run(fn () => ($user->exportedAt = $this->clock->now()));
 
-        return new JsonResponse(null, 204);
+        return $this->page($user, $site, $latitude, $longitude);
+    }
+
+    private function page(User $user, string $site, ?float $latitude, ?float $longitude): JsonResponse
+    {
+        if ((null === $latitude) !== (null === $longitude) || abs($latitude ?? 0) > 90 || abs($longitude ?? 0) > 180) {
+            throw Refused::field('longitude', 'A position has two numbers, or none.');
+        }
+
+        return $this->json($this->near->of('' === $site ? null : $this->site($site), $latitude, $longitude, $user));
     }
 
     private function site(string $id): Site

@@ -75,7 +75,7 @@ final class StormController extends ApiController
                     ? $known // sent twice
                     : throw Refused::conflict('That id is of another walk.');
             }
-            $blewAt = $this->moment('blewAt', $input->blewAt);
+            $blewAt = '' === $input->blewAt ? $this->clock->now() : $this->moment($input->blewAt);
             $laid = $this->laying->at($site, $user);
             if ([] === $laid->trees) {
                 throw Refused::field(
@@ -129,7 +129,7 @@ final class StormController extends ApiController
             $changed = [$stop->finding, $stop->thickness] !== [$input->finding, $thickness];
             [$stop->finding, $stop->thickness, $stop->note] = [$input->finding, $thickness, trim($input->note)];
             if ($changed) {
-                $stop->foundAt = null === $input->at ? $this->clock->now() : $this->moment('at', $input->at);
+                $stop->foundAt = $this->clock->now()->modify(\sprintf('-%d seconds', $input->secondsAgo));
                 $stop->foundBy = $user;
                 // something else came down since: that it was cleared away before says nothing of it
                 [$stop->ended, $stop->endedAt, $stop->endedBy] = [null, null, null];
@@ -205,16 +205,16 @@ final class StormController extends ApiController
         return $this->stops->find($id) ?? throw Refused::missing('There is no such stop.');
     }
 
-    private function moment(string $field, string $text): \DateTimeImmutable
+    private function moment(string $text): \DateTimeImmutable
     {
         try {
             $moment = (new \DateTimeImmutable($text))->setTimezone($this->clock->now()->getTimezone());
         } catch (\Exception) {
-            throw Refused::field($field, 'There is no such moment.');
+            throw Refused::field('blewAt', 'There is no such moment.');
         }
 
         return $moment > $this->clock->now()->modify(self::AHEAD)
-            ? throw Refused::field($field, 'That is still to come.')
+            ? throw Refused::field('blewAt', 'That is still to come.')
             : $moment;
     }
 }

@@ -6,6 +6,8 @@ namespace App\Survey;
 
 use App\Account\User;
 use App\Clock\SchoolClock;
+use App\Library\FloraLibrary;
+use App\Survey\View\GroupView;
 use App\Survey\View\SheetReasonView;
 use App\Survey\View\SurveyRowView;
 use App\Survey\View\SurveyView;
@@ -16,6 +18,7 @@ use App\Trees\SpecimenRepository;
 use App\Trees\Stand;
 use App\Trees\StandRepository;
 use Hylognosis\Flora\Taxon;
+use Hylognosis\Flora\TaxonGroup;
 use Hylognosis\Measure\CalendarDay;
 use Hylognosis\Survey\CountClass;
 use Hylognosis\Survey\Gap;
@@ -33,6 +36,7 @@ final readonly class SurveyBook
         private StandRepository $stands,
         private HeldKinds $kinds,
         private SheetFacts $facts,
+        private FloraLibrary $library,
         private SchoolClock $clock,
     ) {
     }
@@ -94,6 +98,12 @@ final readonly class SurveyBook
                 array_filter(
                     $views,
                     static fn (WalkedTreeView $v): bool => null !== $v->look && Settled::Open === $v->settled,
+                ),
+            ),
+            array_values(
+                array_map(
+                    static fn (TaxonGroup $g): GroupView => new GroupView($g->id, $g->name),
+                    $this->library->flora($reader->flora)->groups,
                 ),
             ),
         );

@@ -128,7 +128,12 @@ final class SchemaTest extends TestCase
             : $never;
         $content['taxa'] = array_map(
             static fn (mixed $taxon): mixed => \is_array($taxon) && \is_array($taxon['never'] ?? null)
-                ? ['never' => array_map($read, $taxon['never'])] + $taxon
+                ? [
+                    'never' => array_map($read, $taxon['never']),
+                    'no_record' => [
+                        ['who' => ['birds'], 'note' => 'Looked for.', 'sources' => [['source' => 'frohne', 'memory' => true]]],
+                    ],
+                ] + $taxon
                 : $taxon,
             $content['taxa'],
         );

@@ -295,3 +295,30 @@ export const feedQuery = queryOptions({
 
 export const weatherQuery = (site: string) =>
   queryOptions({ queryKey: ["weather", site], queryFn: () => unwrap(client.GET("/api/sites/{id}/weather", ofTree(site))) });
+/** Walks through places, and one of them with its sheets. */
+export const surveysQuery = queryOptions({ queryKey: ["surveys"], queryFn: () => unwrap(client.GET("/api/surveys")) });
+export const surveyQuery = (id: string) =>
+  queryOptions({ queryKey: ["survey", id], queryFn: () => unwrap(client.GET("/api/surveys/{id}", ofTree(id))), retry: false });
+/** Pastures on a day; without one, today. */
+export const pasturesQuery = (day = "") =>
+  queryOptions({
+    queryKey: ["pastures", day],
+    queryFn: () => unwrap(client.GET("/api/pastures", { params: { query: day ? { day } : {} } })),
+    placeholderData: keepPreviousData,
+  });
+export const stormsQuery = queryOptions({ queryKey: ["storms"], queryFn: () => unwrap(client.GET("/api/storms")) });
+export const treeStormsQuery = (id: string) =>
+  queryOptions({ queryKey: ["tree", id, "storms"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/storms", ofTree(id))) });
+export const treeHealthQuery = (id: string) =>
+  queryOptions({ queryKey: ["tree", id, "health"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/health", ofTree(id))) });
+export const careQuery = (id: string) =>
+  queryOptions({ queryKey: ["care", id], queryFn: () => unwrap(client.GET("/api/flora/taxa/{id}/care", { params: { path: { id } } })) });
+/** What a group meets at a place on a day; allergies without names. */
+export const dayHazardsQuery = (site: string, day: string, allergies: string[]) =>
+  queryOptions({
+    queryKey: ["day-hazards", site, day, allergies.join()],
+    queryFn: () =>
+      unwrap(client.GET("/api/hazards/day", { params: { query: { site, ...(day && { day }), ...(allergies.length > 0 && { allergies: allergies.join() }) } } })),
+    enabled: site !== "",
+    placeholderData: keepPreviousData,
+  });

@@ -4401,8 +4401,11 @@ export interface components {
             id: string;
             /** @description the place */
             siteId: string;
-            /** @description when it blew, ISO 8601, or the day alone */
-            blewAt: string;
+            /**
+             * @description when it blew, ISO 8601, or the day alone; empty: just now
+             * @default
+             */
+            blewAt?: string;
             /**
              * Format: float
              * @description metres per second; null: nobody measured it
@@ -4427,10 +4430,10 @@ export interface components {
              */
             note?: string;
             /**
-             * @description when it was found, ISO 8601; null: now
-             * @default null
+             * @description it was found so long before it could be sent; a phone’s clock may be wrong
+             * @default 0
              */
-            at?: string | null;
+            secondsAgo?: number;
         };
         /** @enum {string} */
         Ended: "cleared-away" | "animals-moved";
@@ -6465,6 +6468,7 @@ export interface components {
             rules: string;
             /** @description empty where nobody has entered it */
             poisonCentre: string;
+            /** @description that hang on the time of year and on the place */
             cautions: components["schemas"]["DayCaution"][];
             /** @description told of, without names */
             allergies: components["schemas"]["Allergy"][];
@@ -7738,6 +7742,7 @@ export interface components {
             living: components["schemas"]["LivingFactView"][];
             /** @description of illness, looked for on it */
             signs: components["schemas"]["SignView"][];
+            /** @description where it is said */
             sources: string[];
         };
         /** @description A flora one can work with. */
@@ -8502,11 +8507,19 @@ export interface components {
             settled: components["schemas"]["Settled"];
             gap?: components["schemas"]["Gap"] | null;
             count: components["schemas"]["CountClass"];
+            /** @description what was seen of it on this walk */
             marks: components["schemas"]["SeenMark"][];
             /** @description what else was said; may be empty */
             note: string;
             /** @description for which it stands on the sheets */
             reasons: components["schemas"]["SheetReasonView"][];
+        };
+        /** @description Several kinds under one name, where that is enough. */
+        GroupView: {
+            /** @description of the group */
+            id: string;
+            /** @description in the plural */
+            name: string;
         };
         /** @description One walk with its three sheets. */
         SurveyView: {
@@ -8530,6 +8543,8 @@ export interface components {
             left: number;
             /** @description looked at, and what they are was not settled */
             open: number;
+            /** @description of the reader’s flora, for a look where a group is enough */
+            groups: components["schemas"]["GroupView"][];
         };
         /** @description How often something may be taken at a place in a year, and how often it was. */
         QuotaView: {
@@ -11710,19 +11725,25 @@ export interface operations {
     };
     post_app_hazards_hazards_tellall: {
         parameters: {
-            query?: never;
+            query?: {
+                site?: string;
+                latitude?: number | null;
+                longitude?: number | null;
+            };
             header?: never;
             path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description From now on all is told. */
-            204: {
+            /** @description The page. */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["SwallowedView"];
+                };
             };
             /** @description That cannot be answered. */
             422: {

@@ -30,6 +30,13 @@ const PAGES = {
   "/recipes": page(() => import("../features/recipes/index")),
   "/recipes/:id": page(() => import("../features/recipes/page")),
   "/stock": page(() => import("../features/stock/stock")),
+  "/surveys": page(() => import("../features/ground/surveys")),
+  "/surveys/:id": page(() => import("../features/ground/survey")),
+  "/pastures": page(() => import("../features/ground/pastures")),
+  "/storms": page(() => import("../features/ground/storms")),
+  "/storms/:id": page(() => import("../features/ground/storm")),
+  "/hazards": page(() => import("../features/ground/day")),
+  "/swallowed": page(() => import("../features/ground/swallowed")),
   "/trials": page(() => import("../features/trials/index")),
   "/woods": page(() => import("../features/species/wood")),
   "/measure": page(() => import("../features/reckoning/measure")),
@@ -78,6 +85,7 @@ const PLACES = [
   { to: "/trees", label: "Trees" },
   { to: "/year", label: "Year", wide: true },
   { to: "/species", label: "Species" },
+  { to: "/surveys", label: "Ground", wide: true },
   { to: "/terms", label: "Terms", wide: true },
 ];
 
@@ -95,6 +103,10 @@ const CALLED: Record<string, string> = {
   running: "How the server runs",
   exchange: "Files",
   stock: "Poison for animals",
+  surveys: "Walk a place",
+  storms: "After a storm",
+  hazards: "A day’s hazards",
+  swallowed: "Something was swallowed",
   jars: "A jar",
   recalls: "Called back",
 };

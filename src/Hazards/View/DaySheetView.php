@@ -16,7 +16,7 @@ final readonly class DaySheetView
      * @param string            $day          YYYY-MM-DD
      * @param string            $rules        what its owner asks; may be empty
      * @param string            $poisonCentre empty where nobody has entered it
-     * @param list<DayCaution>  $cautions
+     * @param list<DayCaution>  $cautions that hang on the time of year and on the place
      * @param list<Allergy>     $allergies    told of, without names
      * @param list<DayTreeView> $trees        what harms first
      * @param string|null       $walkedOn     day of the last walk through the place, YYYY-MM-DD; null: never

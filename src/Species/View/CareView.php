@@ -20,7 +20,7 @@ final readonly class CareView
      * @param list<string>         $outside names of the school's places clearly outside: planted there, or escaped
      * @param list<LivingFactView> $living  near house, path and pipe
      * @param list<SignView>       $signs   of illness, looked for on it
-     * @param list<string>         $sources
+     * @param list<string>         $sources where it is said
      */
     public function __construct(
         public array $ways,

@@ -14,7 +14,7 @@ final readonly class FoundAtTree
     /**
      * @param float|null  $thickness millimetres at the foot of what came down; null: not measured
      * @param string      $note      what else is to be said; may be empty
-     * @param string|null $at        when it was found, ISO 8601; null: now
+     * @param int          $secondsAgo it was found so long before it could be sent; a phone’s clock may be wrong
      */
     public function __construct(
         public StormFinding $finding,
@@ -23,11 +23,8 @@ final readonly class FoundAtTree
         #[Assert\Length(max: 300)]
         #[PlainText]
         public string $note = '',
-        #[Assert\Regex(
-            '/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:?\d\d)$/D',
-            message: 'A moment is wanted, as in 2026-11-27T08:30:00Z.',
-        )]
-        public ?string $at = null,
+        #[Assert\Range(min: 0, max: 2_592_000, notInRangeMessage: 'A finding is sent within thirty days.')]
+        public int $secondsAgo = 0,
     ) {
     }
 }

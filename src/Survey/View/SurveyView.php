@@ -18,6 +18,7 @@ final readonly class SurveyView
      * @param list<WalkedTreeView> $trees    by tag, the stands after them
      * @param int                  $left     trees nobody has come by on this walk
      * @param int                  $open     looked at, and what they are was not settled
+     * @param list<GroupView>      $groups   of the reader’s flora, for a look where a group is enough
      */
     public function __construct(
         public string $id,
@@ -30,6 +31,7 @@ final readonly class SurveyView
         public array $trees,
         public int $left,
         public int $open,
+        public array $groups,
     ) {
     }
 }

@@ -23,7 +23,7 @@ final readonly class WalkedTreeView
      * @param string                $kind        what it is held to be, in words; empty: not settled
      * @param string                $of          what a short look took it for: a kind or a group, its id; empty:
      *                                           nothing
-     * @param list<SeenMark>        $marks
+     * @param list<SeenMark>        $marks what was seen of it on this walk
      * @param string                $note        what else was said; may be empty
      * @param list<SheetReasonView> $reasons     for which it stands on the sheets
      */

@@ -12,7 +12,7 @@ import { together, whom } from "../../words/hazards";
 import { parseDecimal } from "../../words/numbers";
 import { amountWords, branchWords, bucketWords, herdWords, OF_THEM, ONE_OF } from "../../words/stock";
 import { capital } from "../../words/text";
-import { TreesNav } from "../trees/trees-nav";
+import { GroundNav } from "../ground/ground-nav";
 
 type Animal = Schemas["Animal"];
 const ANIMALS: Animal[] = ["cattle", "horses", "sheep", "goats", "pigs", "dogs", "birds"];
@@ -50,7 +50,7 @@ export default function Stock() {
         title="Poison for animals"
         lead="What harmed them where somebody wrote it down. Less than that is not safe: nobody fed it to find out."
       />
-      <TreesNav />
+      <GroundNav />
       <div className="mt-4 grid grid-cols-1 gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_26rem]">
         <div className="space-y-6">
           <Field label="Which tree?">

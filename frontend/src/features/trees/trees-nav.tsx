@@ -7,7 +7,7 @@ export function TreesNav() {
   const links = [
     { to: "/trees", label: "Trees" },
     { to: "/places", label: "Places" },
-    { to: "/stock", label: "Poison for animals" },
+    { to: "/surveys", label: "Ground and hazards" },
     { to: "/tags", label: "Tags to print" },
     { to: "/exchange", label: role === "instructor" ? "Files out and in" : "Files out" },
   ];
