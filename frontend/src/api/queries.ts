@@ -318,7 +318,11 @@ export const dayHazardsQuery = (site: string, day: string, allergies: string[]) 
   queryOptions({
     queryKey: ["day-hazards", site, day, allergies.join()],
     queryFn: () =>
-      unwrap(client.GET("/api/hazards/day", { params: { query: { site, ...(day && { day }), ...(allergies.length > 0 && { allergies: allergies.join() }) } } })),
+      unwrap(
+        client.GET("/api/hazards/day", {
+          params: { query: { site, ...(day && { day }), ...(allergies.length > 0 && { allergies: allergies.join() }) } },
+        }),
+      ),
     enabled: site !== "",
     placeholderData: keepPreviousData,
   });

@@ -6729,9 +6729,7 @@ export interface components {
             /** @description longitude and latitude, degrees */
             corners: number[][];
             /** @description longitude and latitude; empty where nobody has said */
-            gate: number[] | (unknown[] | {
-                [key: string]: unknown;
-            });
+            gate: number[];
             animal: components["schemas"]["Animal"];
             /** @description of animals */
             number: number;

@@ -1,6 +1,16 @@
 import type { Schemas } from "../api/client";
 
 type Animal = Schemas["Animal"];
+export const ANIMALS: Animal[] = ["cattle", "horses", "sheep", "goats", "pigs", "dogs", "birds"];
+/** What one of them weighs, kilograms, until somebody says it better. */
+const USUAL: Record<Animal, number> = { cattle: 600, horses: 500, sheep: 70, goats: 60, pigs: 150, dogs: 25, birds: 2 };
+const POUND = 0.45359237;
+/** In what animals are weighed, and how many grams that is. */
+export const massUnit = (imperial: boolean): { unit: string; grams: number } => ({
+  unit: imperial ? "lb" : "kg",
+  grams: 1000 * (imperial ? POUND : 1),
+});
+export const usualMass = (animal: Animal, imperial: boolean): string => String(Math.round(USUAL[animal] / (imperial ? POUND : 1)));
 
 export const OF_THEM: Record<Animal, string> = {
   cattle: "cattle",

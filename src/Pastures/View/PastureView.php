@@ -15,7 +15,7 @@ final readonly class PastureView
      * @param string                                $siteId   id of the place
      * @param string                                $site     name of the place
      * @param list<array{float, float}>             $corners  longitude and latitude, degrees
-     * @param array{}|array{float, float}           $gate     longitude and latitude; empty where nobody has said
+     * @param list<float>                           $gate     longitude and latitude; empty where nobody has said
      * @param int                                   $number   of animals
      * @param float                                 $grams    what one animal weighs
      * @param list<array{from: string, to: string}> $grazed   days of the year; none: at any time

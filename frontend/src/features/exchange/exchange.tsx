@@ -20,7 +20,12 @@ const OUT: { file: string; name: string; what: string; instructors?: true }[] = 
   { file: "events.csv", name: "CSV of dates", what: "what of the year came when, on which tree" },
   { file: "crops.csv", name: "CSV of crops", what: "how much hung on which tree in which year, and how much was sound" },
   { file: "pictures.zip", name: "Pictures", what: "all pictures and papers, with a table that says what each is of", instructors: true },
-  { file: "rare.zip", name: "Rare kinds, Darwin Core Archive", what: "trees of kinds that have become rare, for those who want to know of them", instructors: true },
+  {
+    file: "rare.zip",
+    name: "Rare kinds, Darwin Core Archive",
+    what: "trees of kinds that have become rare, for those who want to know of them",
+    instructors: true,
+  },
   { file: "occurrences.zip", name: "Darwin Core Archive", what: "occurrences, with what was seen as measurements or facts", instructors: true },
 ];
 const IN: { value: What; label: string; hint: string }[] = [

@@ -44,7 +44,9 @@ export default function Storms() {
         </section>
       ))}
       {waiting.length === 0 && (
-        <p className="mt-5 text-faded">No gust of {gustWords(from, imperial)} or more in the last ten days where animals graze, or somebody went round.</p>
+        <p className="mt-5 text-faded">
+          No gust of {gustWords(from, imperial)} or more in the last ten days where animals graze, or somebody went round.
+        </p>
       )}
       <Raised imperial={imperial} pending={raise.isPending} onRaise={(walk) => raise.mutate(walk)} />
       <section aria-labelledby="rounds" className="mt-8">

@@ -10,15 +10,11 @@ import { PageHead } from "../../ui/page-head";
 import { Swallowed } from "../../ui/swallowed";
 import { together, whom } from "../../words/hazards";
 import { parseDecimal } from "../../words/numbers";
-import { amountWords, branchWords, bucketWords, herdWords, OF_THEM, ONE_OF } from "../../words/stock";
+import { ANIMALS, amountWords, branchWords, bucketWords, herdWords, massUnit, OF_THEM, ONE_OF, usualMass } from "../../words/stock";
 import { capital } from "../../words/text";
 import { GroundNav } from "../ground/ground-nav";
 
 type Animal = Schemas["Animal"];
-const ANIMALS: Animal[] = ["cattle", "horses", "sheep", "goats", "pigs", "dogs", "birds"];
-/** What one of them weighs, kilograms, until somebody says it better. */
-const USUAL: Record<Animal, number> = { cattle: 600, horses: 500, sheep: 70, goats: 60, pigs: 150, dogs: 25, birds: 2 };
-const POUND = 0.45359237;
 const HERD = "own-animals";
 
 type Own = { animal: Animal; number: string; each: string };
@@ -162,11 +158,9 @@ function Kind({ kind }: { kind: Schemas["StockKindView"] }) {
 }
 
 function Reckon({ kind, imperial }: { kind: Schemas["StockKindView"]; imperial: boolean }) {
-  const mass = imperial ? "lb" : "kg";
+  const { unit: mass, grams: gramsOfOne } = massUnit(imperial);
   const thick = imperial ? "in" : "cm";
-  const usual = (animal: Animal) => String(Math.round(USUAL[animal] / (imperial ? POUND : 1)));
-  const gramsOfOne = 1000 * (imperial ? POUND : 1);
-  const [own, setTyped] = useState<Own>(() => kept(gramsOfOne) ?? { animal: "cattle", number: "6", each: usual("cattle") });
+  const [own, setTyped] = useState<Own>(() => kept(gramsOfOne) ?? { animal: "cattle", number: "6", each: usualMass("cattle", imperial) });
   const [diameter, setDown] = useState("");
   const reckon = useMutation({
     mutationFn: (query: { number: number; grams: number; diameter?: number }) =>
@@ -201,7 +195,7 @@ function Reckon({ kind, imperial }: { kind: Schemas["StockKindView"]; imperial: 
           label="Which"
           value={own.animal}
           options={ANIMALS.map((value) => ({ value, label: value }))}
-          onChange={(animal) => setOwn({ ...own, animal, each: usual(animal) })}
+          onChange={(animal) => setOwn({ ...own, animal, each: usualMass(animal, imperial) })}
         />
         <div className="grid grid-cols-2 gap-3">
           <Field label="How many">

@@ -45,13 +45,28 @@ export function Boundary({ page, onKept }: { page: Page; onKept: (page: Page) =>
 
 function Corners({ page, onKept }: { page: Page; onKept: (page: Page) => void }) {
   const [corners, setCorners] = useState(page.boundary as Corner[]);
-  const [typed, setTyped] = useState({ latitude: "", longitude: "" });
-  const [said, setSaid] = useState("");
   const keep = useMutation({
     mutationFn: () => unwrap(client.PUT("/api/sites/{id}/boundary", { params: { path: { id: page.site.id } }, body: { corners } })),
     onSuccess: onKept,
   });
-  const add = (spot: Pick<Spot, "latitude" | "longitude">) => setCorners((c) => [...c, [round(spot.longitude), round(spot.latitude)]]);
+  const few = corners.length > 0 && corners.length < 3;
+  return (
+    <div className="space-y-3">
+      <CornerList corners={corners} onChange={setCorners} />
+      {few && <p className="text-sm text-faded">At least three corners make a boundary.</p>}
+      {keep.error && <Trouble error={keep.error} />}
+      <Button tone="ink" disabled={few || keep.isPending} onClick={() => keep.mutate()}>
+        {corners.length === 0 ? "Keep it without a boundary" : "Keep the boundary"}
+      </Button>
+    </div>
+  );
+}
+
+/** Corners in the order one comes to them: walked, or typed. */
+export function CornerList({ corners, onChange }: { corners: Corner[]; onChange: (corners: Corner[]) => void }) {
+  const [typed, setTyped] = useState({ latitude: "", longitude: "" });
+  const [said, setSaid] = useState("");
+  const add = (spot: Pick<Spot, "latitude" | "longitude">) => onChange([...corners, [round(spot.longitude), round(spot.latitude)]]);
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const [latitude, longitude] = [parseDecimal(typed.latitude), parseDecimal(typed.longitude)];
@@ -61,9 +76,8 @@ function Corners({ page, onKept }: { page: Page; onKept: (page: Page) => void })
     add({ latitude, longitude });
     setTyped({ latitude: "", longitude: "" });
   };
-  const few = corners.length > 0 && corners.length < 3;
   return (
-    <div className="space-y-3">
+    <>
       {corners.length > 1 && <Shape corners={corners} />}
       <ol className="text-sm" aria-label="Corners">
         {corners.map(([longitude, latitude], i) => (
@@ -72,7 +86,7 @@ function Corners({ page, onKept }: { page: Page; onKept: (page: Page) => void })
             <span>
               {i + 1}. {latitude.toFixed(5)}°, {longitude.toFixed(5)}°
             </span>
-            <Button aria-label={`Take out corner ${i + 1}`} onClick={() => setCorners(corners.filter((_, j) => j !== i))}>
+            <Button aria-label={`Take out corner ${i + 1}`} onClick={() => onChange(corners.filter((_, j) => j !== i))}>
               ✕
             </Button>
           </li>
@@ -90,12 +104,7 @@ function Corners({ page, onKept }: { page: Page; onKept: (page: Page) => void })
         <Button type="submit">Add this corner</Button>
       </form>
       {said && <p role="alert">{said}</p>}
-      {few && <p className="text-sm text-faded">At least three corners make a boundary.</p>}
-      {keep.error && <Trouble error={keep.error} />}
-      <Button tone="ink" disabled={few || keep.isPending} onClick={() => keep.mutate()}>
-        {corners.length === 0 ? "Keep it without a boundary" : "Keep the boundary"}
-      </Button>
-    </div>
+    </>
   );
 }
 
