@@ -81,7 +81,7 @@ final readonly class Taxon
         return $worst;
     }
 
-    /** @return list<string> whom it may harm for all the flora says, though it harms others; none where it harms nobody */
+    /** @return list<string> whom it may harm for all the flora says, though it harms others */
     public function saysNothingOf(): array
     {
         $told = array_map(static fn (Hazard $h): string => $h->who, $this->hazards);

@@ -47,10 +47,12 @@ final readonly class Alarm
         $reaches = [];
         foreach ($seen as $harm) {
             if ($harm->animal === $herd->animal) {
-                $reaches[] = WithinReach::of($harm, $herd, $harm->isOfLeaves() ? $leaf : null);
+                // of a group its members may say the same
+                $told = serialize([$harm->part, $harm->state, $harm->least, $harm->most]);
+                $reaches[$told] ??= WithinReach::of($harm, $herd, $harm->isOfLeaves() ? $leaf : null);
             }
         }
 
-        return new self($peril, Wilting::after($hours), max(0.0, $hours), $leaf, $reaches);
+        return new self($peril, Wilting::after($hours), max(0.0, $hours), $leaf, array_values($reaches));
     }
 }

@@ -118,7 +118,10 @@ final class DemoGround
                 $node->integer('number', 1, 10_000),
                 1000 * $node->number('kilograms', 0.01, 2000),
                 array_map(
-                    static fn (Node $n): array => ['from' => $n->items()[0]->asText(), 'to' => $n->items()[1]->asText()],
+                    static fn (Node $n): array => [
+                        'from' => $n->items()[0]->asText(),
+                        'to' => $n->items()[1]->asText(),
+                    ],
                     $node->children('grazed'),
                 ),
             );

@@ -87,16 +87,23 @@ final class HazardsController extends ApiController
     ): JsonResponse {
         $this->transaction->run(fn () => ($user->exportedAt = $this->clock->now()));
 
-        return $this->page($user, $site, $latitude, $longitude);
+        return $this->page($user, $site, $latitude, $longitude, true);
     }
 
-    private function page(User $user, string $site, ?float $latitude, ?float $longitude): JsonResponse
-    {
+    private function page(
+        User $user,
+        string $site,
+        ?float $latitude,
+        ?float $longitude,
+        bool $all = false,
+    ): JsonResponse {
         if ((null === $latitude) !== (null === $longitude) || abs($latitude ?? 0) > 90 || abs($longitude ?? 0) > 180) {
             throw Refused::field('longitude', 'A position has two numbers, or none.');
         }
 
-        return $this->json($this->near->of('' === $site ? null : $this->site($site), $latitude, $longitude, $user));
+        $place = '' === $site ? null : $this->site($site);
+
+        return $this->json($this->near->of($place, $latitude, $longitude, $user, $all));
     }
 
     private function site(string $id): Site

@@ -36,15 +36,21 @@ final readonly class NearTrees
     ) {
     }
 
-    public function of(?Site $site, ?float $latitude, ?float $longitude, User $reader): SwallowedView
-    {
+    /** @param bool $all whether kinds are told that the reader is to look at unbiased: it happened */
+    public function of(
+        ?Site $site,
+        ?float $latitude,
+        ?float $longitude,
+        User $reader,
+        bool $all = false,
+    ): SwallowedView {
         $near = null !== $latitude && null !== $longitude
             ? $this->around($latitude, $longitude)
             : array_map(
                 static fn (Specimen $tree): array => [$tree, null],
                 null === $site ? [] : $this->specimens->findBy(['site' => $site, 'gone' => ''], ['tag' => 'ASC']),
             );
-        $hidden = $this->kinds->hiddenFrom($reader);
+        $hidden = $all ? [] : $this->kinds->hiddenFrom($reader);
         $views = array_map(fn (array $n): NearTreeView => $this->view($n[0], $n[1], $hidden), $near);
         usort(
             $views,
@@ -54,6 +60,7 @@ final readonly class NearTrees
                 $a->tag,
             ] <=> [PeopleHazards::place($b->danger), $b->metres ?? 0.0, $b->tag],
         );
+        $settled = array_values(array_filter($views, static fn (NearTreeView $v): bool => '' !== $v->kind));
         $school = $this->schools->ours();
 
         return new SwallowedView(
@@ -63,8 +70,9 @@ final readonly class NearTrees
             $site->name ?? '',
             $latitude,
             $longitude,
-            \array_slice($views, 0, self::MOST),
-            max(0, \count($views) - self::MOST),
+            \array_slice($settled, 0, self::MOST),
+            max(0, \count($settled) - self::MOST),
+            array_values(array_filter($views, static fn (NearTreeView $v): bool => '' === $v->kind)),
         );
     }
 

@@ -60,9 +60,15 @@ final class CareTable
     {
         $genera = array_map(static fn (string $taxon): string => explode('-', $taxon)[0], $taxa);
 
-        return array_values(
+        $signs = array_values(
             array_filter($this->signs(), static fn (HealthSign $s): bool => $s->concerns($genera, $flora)),
         );
+        if ([] === $genera) {
+            // of a tree that may be any, what any tree may have stands first
+            usort($signs, static fn (HealthSign $a, HealthSign $b): int => ([] !== $a->genera) <=> ([] !== $b->genera));
+        }
+
+        return $signs;
     }
 
     /** @return array<string, LivingFacts> */

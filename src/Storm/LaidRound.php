@@ -25,7 +25,7 @@ final readonly class LaidRound
     ) {
     }
 
-    /** @return list<array{Specimen|Stand, int|null}> with the seconds of the way to each; null: nobody knows where it stands */
+    /** @return list<array{Specimen|Stand, int|null}> with the seconds of the way to each; null: nobody knows where */
     public function inOrder(): array
     {
         $stops = [];

@@ -135,8 +135,7 @@ final readonly class SurveyBook
             $look?->gap,
             $isTree ? CountClass::One : $tree->count,
             $look?->seen() ?? [],
-            [] !==
-                array_intersect(array_map(static fn (Taxon $t): string => $t->id, $kinds), $survey->site->protectedTaxa),
+            [] !== array_intersect(array_column($kinds, 'id'), $survey->site->protectedTaxa),
             $this->facts->of($kinds, $flora),
         );
         $reasons = [];

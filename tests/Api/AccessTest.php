@@ -429,8 +429,9 @@ final class AccessTest extends ApiTestCase
         'grams' => 60000,
     ];
     private const PASTURES = <<<'JSON'
-        {"type": "Feature", "geometry": {"type": "Polygon", "coordinates": [[[15.31, 47.12], [15.312, 47.12], [15.312, 47.121],
-         [15.31, 47.12]]]}, "properties": {"name": "Strip", "animal": "horses", "number": 2, "kilograms_each": 480}}
+        {"type": "Feature", "geometry": {"type": "Polygon", "coordinates":
+         [[[15.31, 47.12], [15.312, 47.12], [15.312, 47.121], [15.31, 47.12]]]},
+         "properties": {"name": "Strip", "animal": "horses", "number": 2, "kilograms_each": 480}}
         JSON;
     private const OWN_RECIPE = <<<'YAML'
     haw-leather-of-ours:
@@ -532,14 +533,14 @@ final class AccessTest extends ApiTestCase
         return \is_string($id) ? $id : self::fail('Nothing is left of '.$tag);
     }
 
-    /** @param class-string<TreeEvent|CropNote|PlannedDay|Batch|BatchUnit|OwnMeasure|Trial|WoodNote|TreeSign|Survey|Stand> $what */
+    /** @param class-string $what of what somebody did */
     private function oneOf(string $what, string $who): string
     {
         $found = self::getContainer()
             ->get('doctrine.orm.entity_manager')
             ->getRepository($what)
             ->findOneBy(['by' => $this->person($who)]);
-        self::assertNotNull($found);
+        \assert(null !== $found && isset($found->id) && \is_string($found->id));
 
         return $found->id;
     }

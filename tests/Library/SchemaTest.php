@@ -131,7 +131,11 @@ final class SchemaTest extends TestCase
                 ? [
                     'never' => array_map($read, $taxon['never']),
                     'no_record' => [
-                        ['who' => ['birds'], 'note' => 'Looked for.', 'sources' => [['source' => 'frohne', 'memory' => true]]],
+                        [
+                            'who' => ['birds'],
+                            'note' => 'Looked for.',
+                            'sources' => [['source' => 'frohne', 'memory' => true]],
+                        ],
                     ],
                 ] + $taxon
                 : $taxon,

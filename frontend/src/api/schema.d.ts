@@ -6522,8 +6522,10 @@ export interface components {
             longitude?: number | null;
             /** @description the dangerous and the unknown ones first, then the nearest */
             trees: components["schemas"]["NearTreeView"][];
-            /** @description that stand there and are not listed */
+            /** @description of these that are not listed */
             more: number;
+            /** @description may be any tree */
+            unsettled: components["schemas"]["NearTreeView"][];
         };
         /** @description A sign of illness that is looked for. */
         SignView: {

@@ -85,7 +85,7 @@ const PLACES = [
   { to: "/trees", label: "Trees" },
   { to: "/year", label: "Year", wide: true },
   { to: "/species", label: "Species" },
-  { to: "/surveys", label: "Ground", wide: true },
+  { to: "/surveys", label: "Ground", wide: true, also: ["/pastures", "/storms", "/stock", "/hazards", "/swallowed"] },
   { to: "/terms", label: "Terms", wide: true },
 ];
 
@@ -184,7 +184,7 @@ export function App() {
               to={place.to}
               end={place.to === "/"}
               className={({ isActive }) =>
-                `${place.wide ? "hidden wide:flex" : "flex"} min-h-11 items-center border-b-4 px-1.5 font-semibold max-[22rem]:px-1 max-[22rem]:text-sm wide:px-3 ${isActive ? "border-ink" : "border-transparent hover:border-rule"}`
+                `${place.wide ? "hidden wide:flex" : "flex"} min-h-11 items-center border-b-4 px-1.5 font-semibold max-[22rem]:px-1 max-[22rem]:text-sm wide:px-3 ${isActive || place.also?.some((path) => pathname.startsWith(path)) ? "border-ink" : "border-transparent hover:border-rule"}`
               }
             >
               {place.label}

@@ -29,7 +29,10 @@ export function Swallowed() {
           </>
         )
       )}{" "}
-      or the emergency number.
+      or the emergency number.{" "}
+      <Link to="/swallowed" className="whitespace-nowrap underline underline-offset-4 print:hidden">
+        What to keep, note and say
+      </Link>
     </p>
   );
 }

@@ -15,7 +15,8 @@ final readonly class SwallowedView
      * @param float|null         $latitude     degrees; null where nobody has said
      * @param float|null         $longitude    degrees; null where nobody has said
      * @param list<NearTreeView> $trees        the dangerous and the unknown ones first, then the nearest
-     * @param int                $more         that stand there and are not listed
+     * @param int                $more         of these that are not listed
+     * @param list<NearTreeView> $unsettled    may be any tree
      */
     public function __construct(
         public string $now,
@@ -26,6 +27,7 @@ final readonly class SwallowedView
         public ?float $longitude,
         public array $trees,
         public int $more,
+        public array $unsettled,
     ) {
     }
 }

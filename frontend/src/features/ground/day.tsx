@@ -63,7 +63,8 @@ export default function Day() {
 
 function Sheet({ sheet }: { sheet: Schemas["DaySheetView"] }) {
   const touch = sheet.trees.filter((t) => t.mayTouch && t.allergies.length === 0);
-  const hands = sheet.trees.filter((t) => !touch.includes(t));
+  const unsettled = sheet.trees.filter((t) => !t.kind && t.marks.length === 0);
+  const hands = sheet.trees.filter((t) => !touch.includes(t) && !unsettled.includes(t));
   return (
     <article className="mt-6" data-day-sheet>
       <h2 className="double-rule flex flex-wrap justify-between gap-x-4 pb-1 text-xl">
@@ -95,6 +96,12 @@ function Sheet({ sheet }: { sheet: Schemas["DaySheetView"] }) {
           <h3 id="hands-off" className="border-b border-ink text-lg text-berry">
             Hands off, or only with the instructor
           </h3>
+          {unsettled.length > 0 && (
+            <p className="rule-b py-1.5">
+              <DangerMark danger="unknown" withWord /> Not settled, may be any tree, a deadly one too:{" "}
+              <strong>{unsettled.map((t) => t.label).join(", ")}</strong>. Not for anyone.
+            </p>
+          )}
           <ul>
             {hands.map((t) => (
               <li key={t.id} className="rule-b break-inside-avoid py-1.5">
@@ -113,7 +120,7 @@ function Sheet({ sheet }: { sheet: Schemas["DaySheetView"] }) {
                     {capital(t.marks.map((m) => SEEN[m]).join(", "))}. {ARBORIST}
                   </span>
                 )}
-                {t.allergies.length > 0 && (
+                {t.kind && t.allergies.length > 0 && (
                   <span className="block text-sm font-semibold">Not for whoever reacts to {t.allergies.map((a) => ALLERGY[a]).join(", ")}.</span>
                 )}
               </li>

@@ -108,7 +108,7 @@ function One(p: { pasture: Pasture; units: string; month: string; mayChange: boo
           {pasture.number} {OF_THEM[pasture.animal]}, {amountWords(pasture.grams, units === "imperial")} each; {grazedWords(pasture)}
         </span>
         {p.mayChange && (
-          <Button className="ml-auto print:hidden" onClick={p.onEdit}>
+          <Button className="ml-auto text-base print:hidden" onClick={p.onEdit}>
             Change
           </Button>
         )}

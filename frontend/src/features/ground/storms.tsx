@@ -122,10 +122,10 @@ function Raised({ imperial, pending, onRaise }: { imperial: boolean; pending: bo
           ))}
         </select>
       </Field>
-      <Field label={`Gust, ${unit}`} hint="if known">
+      <Field label={`Gust, ${unit}, if known`}>
         <NumberInput name="gust" value={gust} onChange={(e) => setGust(e.target.value)} />
       </Field>
-      <Field label="When" hint="empty: just now">
+      <Field label="When; empty: just now">
         <input className={fieldClass} type="datetime-local" name="blew-at" value={when} onChange={(e) => setWhen(e.target.value)} />
       </Field>
       <Button type="submit" disabled={pending || !sites.data?.length}>

@@ -134,7 +134,7 @@ function Tree({ walk, tree, month, onKept }: { walk: Survey; tree: Walked; month
           type="button"
           aria-expanded={open}
           onClick={() => setOpen(!open)}
-          className="flex min-h-11 flex-1 flex-wrap items-baseline gap-x-3 text-left hover:bg-pressed"
+          className="flex min-h-11 flex-1 flex-wrap items-center gap-x-3 text-left hover:bg-pressed"
         >
           <strong>{tree.label}</strong>
           {tree.isStand && <span className="text-sm text-faded">{COUNT[tree.count]}</span>}

@@ -109,7 +109,6 @@ export default function SwallowedPage() {
 }
 
 function Near({ page, units, onAll }: { page: Schemas["SwallowedView"]; units: string; onAll: () => void }) {
-  const unsettled = page.trees.some((t) => !t.kind);
   return (
     <div className="mt-3">
       <p className="text-sm">
@@ -118,20 +117,16 @@ function Near({ page, units, onAll }: { page: Schemas["SwallowedView"]; units: s
         {page.latitude != null && page.longitude != null && `, ${page.latitude.toFixed(5)}°, ${page.longitude.toFixed(5)}°`}. Trees on record
         {page.latitude != null ? ` within ${distanceWords(200, units)}` : ""}; others stand there too.
       </p>
-      {page.trees.length === 0 && <p className="py-2">No tree on record stood near. That says nothing of what was eaten.</p>}
+      {page.trees.length + page.unsettled.length === 0 && <p className="py-2">No tree on record stood near. That says nothing of what was eaten.</p>}
       <ul>
         {page.trees.map((t) => (
           <li key={t.id} className="rule-b break-inside-avoid py-1.5">
             <span className="flex flex-wrap items-center gap-x-3">
               <DangerMark danger={t.danger} />
               <strong>{t.tag}</strong>
-              {t.kind ? (
-                <span>
-                  {t.kind} (<em className="font-book">{t.name}</em>), held on examination since {dayWords(t.since)}
-                </span>
-              ) : (
-                <span className="text-ochre">not settled: may be any tree</span>
-              )}
+              <span>
+                {t.kind} (<em className="font-book">{t.name}</em>), held on examination since {dayWords(t.since)}
+              </span>
               {t.metres != null && <span className="ml-auto figures">{distanceWords(t.metres, units)}</span>}
             </span>
             {t.whereabouts && <span className="block text-sm text-faded">{t.whereabouts}</span>}
@@ -144,7 +139,16 @@ function Near({ page, units, onAll }: { page: Schemas["SwallowedView"]; units: s
         ))}
       </ul>
       {page.more > 0 && <p className="py-1 text-sm">{page.more} more stand there; harmless or farther off.</p>}
-      {unsettled && (
+      {page.unsettled.length > 0 && (
+        <p className="mt-2">
+          <strong>Not settled, may be any tree, a deadly one too:</strong>{" "}
+          {page.unsettled
+            .map((t) => `${t.tag}${t.whereabouts ? ` (${t.whereabouts})` : ""}${t.metres == null ? "" : `, ${distanceWords(t.metres, units)}`}`)
+            .join("; ")}
+          .
+        </p>
+      )}
+      {page.unsettled.length > 0 && (
         <p className="mt-2 flex flex-wrap items-center gap-3 text-sm print:hidden">
           A tree you are to look at unbiased is shown without its kind.
           <Button onClick={onAll}>It happened: show all kinds</Button>

@@ -13,6 +13,7 @@ import { type Hazard, type NoRecord, together, whom } from "../../words/hazards"
 import { ORGANS, STATION } from "../../words/stations";
 import { capital, dayWords, MONTHS, often, percent } from "../../words/text";
 import { NeverLine } from "../review/never";
+import { Care } from "./care";
 import { OwnKnowledge } from "./own";
 import { OwnWindows } from "./own-windows";
 
@@ -87,6 +88,7 @@ export default function SpeciesPage() {
           {taken.length > 0 && <Harvests harvests={t.harvests} />}
         </div>
       </div>
+      <Care taxon={t.id} />
       <Described t={t} />
       <Nevers t={t} flora={flora} />
     </article>

@@ -8,6 +8,7 @@ import { capital, dayWords } from "../../words/text";
 import { weatherWords } from "../../words/year";
 import { BatchLine } from "../batches/index";
 import { GateFigure } from "../gate/figure";
+import { StormNews } from "../ground/storm-news";
 
 export default function Today() {
   const today = useQuery(todayQuery);
@@ -32,6 +33,7 @@ export default function Today() {
       </div>
       <div className="mt-4 grid grid-cols-1 gap-x-10 gap-y-6 wide:grid-cols-[minmax(0,1fr)_22rem]">
         <div className="space-y-6">
+          <StormNews />
           {t.waiting.length > 0 && (
             <Section title="Waits for a second look" note="A deadly look-alike calls for two. Do not read the first scores; look for yourself.">
               {t.waiting.map((e) => (

@@ -12,6 +12,7 @@ import { Crops } from "../year/crop";
 import { TreeSeason } from "../year/tree-season";
 import { FindAgain } from "./find-again";
 import { TreeForm } from "./tree-form";
+import { TreeHealth } from "./tree-health";
 import { Doubt, Hold, Merge, Retag, Split } from "./tree-identity";
 import { MeasureForm } from "./tree-measures";
 import { TreeYears } from "./tree-years";
@@ -122,6 +123,9 @@ function Shown({ page }: { page: TreePage }) {
           ) : (
             <WhatIsKnown known={known.data} id={tree.id} />
           )}
+          <Part title="Health and storms">
+            <TreeHealth id={tree.id} mayTell={role !== "guest" && there} />
+          </Part>
           <Pictures of={{ tree: tree.id }} mayAdd={role !== "guest"} title="Pictures" />
         </div>
         <div className="space-y-6 max-wide:order-first">
