@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Tests\Browser;
 
 use App\Tests\Support\Starter;
-use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
-use Symfony\Component\Process\Process;
 
 /** Paper for when the battery is dead: what is on it, how large it is, and back again by keyboard. */
 final class PaperTest extends BrowserTestCase
 {
+    use Prints;
+
     public function testTheSheetOfAPartHoldsAllThatIsRequiredAndAllThatHarms(): void
     {
         $this->signIn('Marta Ellinger');
@@ -108,19 +108,5 @@ final class PaperTest extends BrowserTestCase
         return 1 === preg_match('/(\d+) '.preg_quote($label, '/').'(?: ·|$|\n)/', $line, $found)
             ? $found[1]
             : self::fail($line);
-    }
-
-    /** @return array{string, int, list<int>} text, number of pages, size in points */
-    private function printed(): array
-    {
-        $pages = (new ChromeDevToolsDriver($this->browser))->execute('Page.printToPDF', ['preferCSSPageSize' => true]);
-        $pdf = base64_decode(\is_string($pages['data'] ?? null) ? $pages['data'] : '', true);
-        self::assertIsString($pdf);
-        $text = (new Process(['pdftotext', '-', '-'], input: $pdf))->mustRun()->getOutput();
-        $info = (new Process(['pdfinfo', '-'], input: $pdf))->mustRun()->getOutput();
-        self::assertSame(1, preg_match('/Page size:\s+([\d.]+) x ([\d.]+)/', $info, $size));
-        self::assertSame(1, preg_match('/Pages:\s+(\d+)/', $info, $many));
-
-        return [$text, (int) $many[1], [(int) round((float) $size[1]), (int) round((float) $size[2])]];
     }
 }

@@ -51,6 +51,11 @@ final class ViewsTest extends BrowserTestCase
         yield 'A new batch' => ['/batches/new', 'Of which harvests?'];
         yield 'Called back' => ['/recalls', 'pull the label'];
         yield 'Poison for animals' => ['/stock?taxon=prunus-avium', 'No record is not proof'];
+        yield 'Walk a place' => ['/surveys', 'Begin a walk'];
+        yield 'Pastures' => ['/pastures', 'Lane pasture'];
+        yield 'After a storm' => ['/storms', 'Lay a round'];
+        yield 'A day’s hazards' => ['/hazards', 'To be read out'];
+        yield 'Something swallowed' => ['/swallowed', 'Call first'];
         yield 'Trials' => ['/trials', 'fire steel'];
         yield 'Woods' => ['/woods', 'last in the ground'];
         yield 'Reckon' => ['/reckon', 'A board moves'];

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { withTick } from "../features/ground/ticks";
+import { withTick } from "../features/ground/kept";
 import { gapWords, gustFrom, gustWords, MARKS_OF, mayFall, reasonWords, SEEN, sinceWords, wayWords } from "./ground";
 import { branchWords } from "./stock";
 

@@ -11,6 +11,7 @@ import { parseDecimal } from "../../words/numbers";
 import { amountWords, herdWords, OF_THEM, ONE_OF } from "../../words/stock";
 import { momentWords } from "../../words/text";
 import { GroundNav } from "./ground-nav";
+import type { Found } from "./kept";
 import { useTicks } from "./ticks";
 
 type Stop = Schemas["StormStopView"];
@@ -129,8 +130,6 @@ function Alarm({ walk, stop, imperial, onKept }: { walk: Walk; stop: Stop; imper
     </section>
   );
 }
-
-type Found = { finding: Schemas["StormFinding"]; thickness: number | null; note: string };
 
 function StopCard({
   stop,

@@ -1,10 +1,9 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { client, Problem, type Schemas, unwrap } from "../../api/client";
+import { type Found, type Tick, withTick } from "./kept";
 
 type Walk = Schemas["StormWalkView"];
-type Found = { finding: Schemas["StormFinding"]; thickness: number | null; note: string };
-type Tick = Found & { stop: string; at: number };
 const KEPT = "storm-ticks";
 
 const waiting = (): Tick[] => {
@@ -16,9 +15,6 @@ const waiting = (): Tick[] => {
   }
 };
 const keep = (ticks: Tick[]) => localStorage.setItem(KEPT, JSON.stringify(ticks));
-/** A stop is ticked once; what was found there last is what is sent. */
-export const withTick = (ticks: Tick[], tick: Tick): Tick[] => [...ticks.filter((t) => t.stop !== tick.stop), tick];
-
 /** Findings, kept on the phone until they have arrived: where trees fall there is seldom a connection. */
 export function useTicks() {
   const queries = useQueryClient();

@@ -1,6 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { geoMercator, geoPath } from "d3-geo";
-import { type FormEvent, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import { client, type Schemas, unwrap } from "../../api/client";
 import { Button, Dialog, Field, Trouble } from "../../ui/controls";
 import { NumberInput } from "../../ui/number-input";
@@ -67,8 +67,7 @@ export function CornerList({ corners, onChange }: { corners: Corner[]; onChange:
   const [typed, setTyped] = useState({ latitude: "", longitude: "" });
   const [said, setSaid] = useState("");
   const add = (spot: Pick<Spot, "latitude" | "longitude">) => onChange([...corners, [round(spot.longitude), round(spot.latitude)]]);
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
+  const submit = () => {
     const [latitude, longitude] = [parseDecimal(typed.latitude), parseDecimal(typed.longitude)];
     if (latitude === null || longitude === null || Math.abs(latitude) > 90 || Math.abs(longitude) > 180)
       return setSaid("A corner is two numbers in degrees, such as 47,1203 and 15,3091.");
@@ -93,7 +92,16 @@ export function CornerList({ corners, onChange }: { corners: Corner[]; onChange:
         ))}
       </ol>
       <HereButton label="Mark a corner where I stand" onFound={add} />
-      <form onSubmit={submit} className="flex flex-wrap items-end gap-2" aria-label="A corner by its numbers">
+      {/* no form of its own: it stands in others */}
+      <fieldset
+        className="flex flex-wrap items-end gap-2"
+        onKeyDown={(e) => {
+          if (e.key !== "Enter" || !(e.target instanceof HTMLInputElement)) return;
+          e.preventDefault();
+          submit();
+        }}
+      >
+        <legend className="sr-only">A corner by its numbers</legend>
         {(["latitude", "longitude"] as const).map((key) => (
           <div key={key} className="w-32">
             <Field label={key === "latitude" ? "Latitude °" : "Longitude °"}>
@@ -101,8 +109,8 @@ export function CornerList({ corners, onChange }: { corners: Corner[]; onChange:
             </Field>
           </div>
         ))}
-        <Button type="submit">Add this corner</Button>
-      </form>
+        <Button onClick={submit}>Add this corner</Button>
+      </fieldset>
       {said && <p role="alert">{said}</p>}
     </>
   );
