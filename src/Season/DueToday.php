@@ -21,6 +21,7 @@ use Hylognosis\Flora\Flora;
 use Hylognosis\Measure\CalendarDay;
 use Hylognosis\Season\PartYear;
 use Hylognosis\Season\Phenology;
+use Hylognosis\Storm\Gale;
 use Symfony\Contracts\Cache\CacheInterface;
 use Symfony\Contracts\Cache\ItemInterface;
 
@@ -30,8 +31,6 @@ final readonly class DueToday
     private const MOST = 12;
     private const KEPT_SECONDS = 86_400;
     private const DAYS = 3;
-    /** Metres per second: a strong gale breaks branches, and leaves some hanging (Beaufort 8). */
-    private const STORM = 17.2;
     private const HEAT = 30.0;
     /** Months, north of the equator, in which flowers are lost to frost. */
     private const TENDER = [4, 5, 6];
@@ -158,7 +157,7 @@ final readonly class DueToday
                         [
                             WeatherMatter::Storm,
                             $day->gustMetresPerSecond,
-                            ($day->gustMetresPerSecond ?? 0.0) >= self::STORM,
+                            ($day->gustMetresPerSecond ?? 0.0) >= Gale::FROM,
                         ],
                         [WeatherMatter::Frost, $day->least->celsius, $tender && $day->isFrost()],
                         [WeatherMatter::Heat, $day->greatest->celsius, $day->greatest->celsius >= self::HEAT],

@@ -87,7 +87,7 @@ final class StandInStation implements WeatherStation
             $half = max(1.0, (2.6 + 3.4 * $summer) * ($wet ? 0.65 : 1.15) + $normal(0.8));
             $rain = $wet ? -log($uniform()) * (4.2 + 3.6 * $summer) : 0.0;
             $wind = 2.1 * sqrt(-log($uniform())) * (1.15 - 0.3 * $summer);
-            $gust = $wind * (2.2 + 1.4 * $uniform()) + ($wet && $uniform() < 0.06 ? 9 * $uniform() : 0.0);
+            $gust = $wind * (2.2 + 1.4 * $uniform()) + ($wet && $uniform() < 0.06 ? 6.0 + 14.0 * $uniform() : 0.0);
             $days[] = new DailyWeather(
                 $day,
                 Temperature::celsius(round($middle - $half, 1)),

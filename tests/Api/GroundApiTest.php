@@ -144,6 +144,28 @@ final class GroundApiTest extends ApiTestCase
         self::assertSame(['limb-down', 'sound'], array_column($history, 'finding'));
     }
 
+    public function testWhatTheStationSaysOfTheNightHasARoundLaidInTheMorning(): void
+    {
+        $this->signIn('marta');
+        self::assertSame([], $this->call('GET', '/api/storms')['waiting']);
+        $this->call('PUT', '/api/demo/day', ['day' => '2027-07-02']);
+        $gale = self::at($this->call('GET', '/api/storms'), 'waiting.0');
+        self::assertIsArray($gale);
+        self::assertSame(['Mill meadow', '2027-07-01', 24.3], [$gale['site'], $gale['day'], $gale['gust']]);
+        self::assertGreaterThan(8, $gale['trees']);
+        self::assertGreaterThan(600, $gale['seconds']);
+        $walk = $this->call('POST', '/api/storms', [
+            'id' => Uuid::v4()->toRfc4122(),
+            'siteId' => $gale['siteId'],
+            'blewAt' => $gale['day'],
+            'gust' => $gale['gust'],
+        ]);
+        self::assertSame($gale['trees'], \count((array) $walk['stops']));
+        self::assertSame($gale['seconds'], $walk['seconds']);
+        self::assertSame([], $this->call('GET', '/api/storms')['waiting'], 'somebody goes round');
+        $this->call('PUT', '/api/demo/day', ['day' => '2027-06-14']);
+    }
+
     public function testNoRoundIsLaidForWhatIsToComeOrWhereNothingStands(): void
     {
         $this->signIn('marta');

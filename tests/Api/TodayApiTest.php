@@ -139,7 +139,7 @@ final class TodayApiTest extends ApiTestCase
     {
         $this->signIn('marta');
         $told = [];
-        foreach (['2027-04-03', '2027-04-21', '2027-06-14'] as $day) {
+        foreach (['2027-04-03', '2027-04-21', '2027-06-14', '2027-07-02'] as $day) {
             $this->call('PUT', '/api/demo/day', ['day' => $day]);
             foreach ((array) $this->call('GET', '/api/today')['weather'] as $note) {
                 self::assertIsArray($note);

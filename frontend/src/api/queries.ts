@@ -1,6 +1,6 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import type { PlanAsked } from "../features/year/plan-search";
-import { client, type Examination, type Schemas, unwrap } from "./client";
+import { client, type Examination, Problem, type Schemas, unwrap } from "./client";
 
 export const sessionQuery = queryOptions({ queryKey: ["session"], queryFn: () => unwrap(client.GET("/api/session")), staleTime: 60_000 });
 /** One flora; without a name the one this person works with. */
@@ -306,7 +306,22 @@ export const pasturesQuery = (day = "") =>
     queryFn: () => unwrap(client.GET("/api/pastures", { params: { query: day ? { day } : {} } })),
     placeholderData: keepPreviousData,
   });
-export const stormsQuery = queryOptions({ queryKey: ["storms"], queryFn: () => unwrap(client.GET("/api/storms")) });
+const STORMS_KEPT = "storms-kept";
+/** Rounds after storms. What was fetched last stays readable where there is no connection: that is where they are walked. */
+export const stormsQuery = queryOptions({
+  queryKey: ["storms"],
+  queryFn: async () => {
+    try {
+      const storms = await unwrap(client.GET("/api/storms"));
+      localStorage.setItem(STORMS_KEPT, JSON.stringify(storms));
+      return storms;
+    } catch (e) {
+      const kept = localStorage.getItem(STORMS_KEPT);
+      if (kept === null || !(e instanceof Problem) || (e.status > 0 && e.status < 500)) throw e;
+      return JSON.parse(kept) as Schemas["StormsView"];
+    }
+  },
+});
 export const treeStormsQuery = (id: string) =>
   queryOptions({ queryKey: ["tree", id, "storms"], queryFn: () => unwrap(client.GET("/api/specimens/{id}/storms", ofTree(id))) });
 export const treeHealthQuery = (id: string) =>

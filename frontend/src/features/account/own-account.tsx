@@ -22,6 +22,7 @@ export function OwnAccount() {
       else await client.POST("/api/logout" as never, {} as never).catch(() => undefined);
       // what was taken along is not left to the next person; what waits to be handed in stays until its own is back
       localStorage.removeItem("was-in");
+      localStorage.removeItem("storms-kept");
       const { putDownUnlessWaiting } = await import("../../field/store");
       await putDownUnlessWaiting();
     },

@@ -2,7 +2,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { client, type Schemas, unwrap } from "../../api/client";
-import { stockQuery, useSession } from "../../api/queries";
+import { pasturesQuery, stockQuery, useSession } from "../../api/queries";
 import { Button, Choice, Field, fieldClass, Loading, Name, Trouble } from "../../ui/controls";
 import { SeverityMark } from "../../ui/marks";
 import { NumberInput } from "../../ui/number-input";
@@ -190,6 +190,11 @@ function Reckon({ kind, imperial }: { kind: Schemas["StockKindView"]; imperial: 
   return (
     <section aria-label="Your animals">
       <h2 className="border-b border-ink pb-1 text-lg">Your animals</h2>
+      <Grazing
+        onChoose={(pasture) =>
+          setOwn({ animal: pasture.animal, number: String(pasture.number), each: String(Number((pasture.grams / gramsOfOne).toPrecision(4))) })
+        }
+      />
       <form onSubmit={submit} className="mt-3 space-y-3">
         <Choice
           label="Which"
@@ -215,6 +220,21 @@ function Reckon({ kind, imperial }: { kind: Schemas["StockKindView"]; imperial: 
       </form>
       {reckon.data && <Found found={reckon.data} animal={own.animal} number={Number(own.number)} imperial={imperial} />}
     </section>
+  );
+}
+
+/** The herds of one's own pastures, in one press. */
+function Grazing({ onChoose }: { onChoose: (pasture: Schemas["PastureView"]) => void }) {
+  const pastures = useQuery(pasturesQuery()).data?.pastures ?? [];
+  if (pastures.length === 0) return null;
+  return (
+    <p className="mt-2 flex flex-wrap gap-1.5">
+      {pastures.map((p) => (
+        <Button key={p.id} onClick={() => onChoose(p)}>
+          {p.name}: {p.number} {OF_THEM[p.animal]}
+        </Button>
+      ))}
+    </p>
   );
 }
 
