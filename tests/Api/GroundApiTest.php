@@ -160,7 +160,8 @@ final class GroundApiTest extends ApiTestCase
             'blewAt' => $gale['day'],
             'gust' => $gale['gust'],
         ]);
-        self::assertSame($gale['trees'], \count((array) $walk['stops']));
+        self::assertIsInt($gale['trees']);
+        self::assertCount($gale['trees'], (array) $walk['stops']);
         self::assertSame($gale['seconds'], $walk['seconds']);
         self::assertSame([], $this->call('GET', '/api/storms')['waiting'], 'somebody goes round');
         $this->call('PUT', '/api/demo/day', ['day' => '2027-06-14']);

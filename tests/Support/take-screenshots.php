@@ -122,20 +122,18 @@ try {
     $shot('year');
     $go('/plan');
     $shot('plan');
-    $go('/exchange');
-    $shot('exchange');
+    $go('/pastures');
+    $shot('pastures');
+    $go('/surveys');
+    $js('[...document.querySelectorAll(`main a[href^="/surveys/"]`)].find(a => a.textContent.includes("Mill meadow")).click()');
+    usleep(1_200_000);
+    $shot('survey');
     $go('/recipes/acorn-meal?grams=5000');
     $shot('recipe');
-    $go('/batches');
-    $press('Elderflower cordial of June');
-    usleep(1_000_000);
-    $shot('batch');
     $go('/species/prunus-avium');
     $shot('species');
     $go('/compare?taxa=sambucus-nigra,sambucus-ebulus&months=all');
     $shot('compare');
-    $go('/review/central-european-hills');
-    $shot('review');
     $go('/sheet?taxon=sambucus-nigra&part=flower');
     $shot('sheet');
     $go('/examine/'.$examination('M-01', 'cleared'));
@@ -155,6 +153,28 @@ try {
     $size(390, 844);
     $press('Round the tree');
     $shot('examine-small');
+    $go('/storms');
+    $js('document.querySelector(`[name=gust]`).focus()');
+    $js(
+        'const g = document.querySelector(`[name=gust]`); '.
+            'Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, `value`).set.call(g, `95`); '.
+            'g.dispatchEvent(new Event(`input`, {bubbles: true}))',
+    );
+    $press('Lay a round');
+    usleep(1_500_000);
+    $js('[...document.querySelectorAll(`[data-stop^="Cherry"] button`)][0].click()');
+    usleep(400_000);
+    $js('[...document.querySelectorAll(`[data-stop^="Cherry"] button`)].find(b => b.textContent === "top out").click()');
+    usleep(900_000);
+    $js(
+        'const g = document.querySelector(`[data-stop^="Cherry"] [name=thick]`); '.
+            'Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, `value`).set.call(g, `12`); '.
+            'g.dispatchEvent(new Event(`input`, {bubbles: true}))',
+    );
+    $js('[...document.querySelectorAll(`[data-stop^="Cherry"] button`)].find(b => b.textContent === "Keep").click()');
+    usleep(1_200_000);
+    $js('scrollTo(0, 0)');
+    $shot('storm');
     $size(1280, 800);
     $go('/along');
     $press('Take along');
