@@ -125,7 +125,10 @@ try {
     $go('/pastures');
     $shot('pastures');
     $go('/surveys');
-    $js('[...document.querySelectorAll(`main a[href^="/surveys/"]`)].find(a => a.textContent.includes("Mill meadow")).click()');
+    $js(
+        '[...document.querySelectorAll(`main a[href^="/surveys/"]`)]'.
+            '.find(a => a.textContent.includes("Mill meadow")).click()',
+    );
     usleep(1_200_000);
     $shot('survey');
     $go('/recipes/acorn-meal?grams=5000');
@@ -164,14 +167,15 @@ try {
     usleep(1_500_000);
     $js('[...document.querySelectorAll(`[data-stop^="Cherry"] button`)][0].click()');
     usleep(400_000);
-    $js('[...document.querySelectorAll(`[data-stop^="Cherry"] button`)].find(b => b.textContent === "top out").click()');
+    $hedge = '[...document.querySelectorAll(`[data-stop^="Cherry"] button`)]';
+    $js($hedge.'.find(b => b.textContent === "top out").click()');
     usleep(900_000);
     $js(
         'const g = document.querySelector(`[data-stop^="Cherry"] [name=thick]`); '.
             'Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, `value`).set.call(g, `12`); '.
             'g.dispatchEvent(new Event(`input`, {bubbles: true}))',
     );
-    $js('[...document.querySelectorAll(`[data-stop^="Cherry"] button`)].find(b => b.textContent === "Keep").click()');
+    $js($hedge.'.find(b => b.textContent === "Keep").click()');
     usleep(1_200_000);
     $js('scrollTo(0, 0)');
     $shot('storm');
