@@ -217,7 +217,7 @@ final class HandsTest extends BrowserTestCase
                     continue; // something lies over it
                 }
                 $finger = ['x' => $at[0], 'y' => $at[1]];
-                // on a busy machine the finger stays down too long now and then: only what the page took for a press is one
+                // on a busy machine the finger stays down too long now and then: the page says what was a press
                 $this->browser->executeScript(
                     'window.tapped = false; '.
                         'addEventListener("click", () => (window.tapped = true), { capture: true, once: true })',
