@@ -37,6 +37,42 @@ final readonly class Agreement
     }
 
     /**
+     * Gwet's AC1 of any number of examiners, who need not all have scored every specimen. Where nearly all specimens
+     * are alike kappa falls to nothing though all agree; this does not.
+     *
+     * Source: K. L. Gwet, Br. J. Math. Stat. Psychol. 61 (2008) 29–48 (memory; checked against a printed example).
+     *
+     * @param list<array<string, int>> $counts for each specimen, how many examiners gave it which state
+     *
+     * @throws \InvalidArgumentException if fewer than two examiners scored each specimen, or there is none
+     */
+    public static function gwet(array $counts): float
+    {
+        $states = $shares = [];
+        $same = 0.0;
+        foreach ($counts as $row) {
+            $raters = array_sum($row);
+            if ($raters < 2) {
+                throw new \InvalidArgumentException('Two or more examiners must have scored each specimen.');
+            }
+            foreach ($row as $state => $count) {
+                $states[$state] = true;
+                $shares[$state] = ($shares[$state] ?? 0.0) + $count / $raters / \count($counts);
+                $same += ($count * ($count - 1)) / ($raters * ($raters - 1)) / \count($counts);
+            }
+        }
+        if ([] === $counts) {
+            throw new \InvalidArgumentException('Two or more examiners must have scored each specimen.');
+        }
+        $chance = 0.0;
+        foreach ($shares as $share) {
+            $chance += ($share * (1 - $share)) / max(1, \count($states) - 1);
+        }
+
+        return self::beyondChance($same, $chance);
+    }
+
+    /**
      * Fleiss's kappa of any number of examiners, the same number for every specimen.
      *
      * @param list<array<string, int>> $counts for each specimen, how many examiners gave it which state

@@ -26,6 +26,9 @@ use App\Harvest\HarvestRecord;
 use App\Harvest\OwnMeasure;
 use App\Harvest\Taken;
 use App\Health\TreeSign;
+use App\Learning\DrillCard;
+use App\Learning\LearnerReading;
+use App\Learning\PracticeAnswer;
 use App\Library\FloraEdition;
 use App\Library\FloraLibrary;
 use App\Library\NeverReview;
@@ -97,6 +100,7 @@ final readonly class DemoSchool
         private Album $album,
         private DemoMaking $making,
         private DemoGround $ground,
+        private DemoLearning $learning,
         #[Autowire('%kernel.project_dir%/demo/school.yaml')] private string $file,
     ) {
     }
@@ -168,6 +172,7 @@ final readonly class DemoSchool
             }
             $this->afterwards($school, $people, $trees, $examinations);
             $this->ground->add($school, $people, $sites, $trees);
+            $this->learning->add($school, $people);
             $this->settings->put(DemoClock::DAY, $school->text('day'));
         });
     }
@@ -206,6 +211,9 @@ final readonly class DemoSchool
                     ScoreRecord::class,
                     NeverReview::class,
                     TreeSign::class,
+                    DrillCard::class,
+                    LearnerReading::class,
+                    PracticeAnswer::class,
                     StormStop::class,
                     StormWalk::class,
                     PastureChoice::class,

@@ -51,6 +51,15 @@ final class BordersTest
             'Season',
         ],
         'Rehearsal' => ['Clearance', 'Examination', 'Flora', 'Identification', 'Measure', 'Reason', 'Season'],
+        'Learning' => [
+            'Clearance',
+            'Examination',
+            'Flora',
+            'Identification',
+            'Measure',
+            'Rehearsal',
+            'Season',
+        ],
     ];
 
     /**
@@ -72,6 +81,7 @@ final class BordersTest
         'Harvest' => ['Account', 'Clock', 'Examine', 'Library', 'Storage', 'Trees', 'Weather', 'Web'],
         'Devices' => ['Account', 'Web'],
         'Stock' => ['Account', 'Library', 'Web'],
+        'Learning' => ['Account', 'Clock', 'Exchange', 'Library', 'Storage', 'Web'],
         'Health' => ['Account', 'Clock', 'Library', 'Storage', 'Trees', 'Web'],
         'Survey' => ['Account', 'Clock', 'Exchange', 'Library', 'Storage', 'Trees', 'Web'],
         'Pastures' => ['Account', 'Clock', 'Exchange', 'Library', 'Storage', 'Survey', 'Trees', 'Web'],
@@ -118,6 +128,7 @@ final class BordersTest
             'Clock',
             'Examine',
             'Harvest',
+            'Learning',
             'Library',
             'Map',
             'Pictures',

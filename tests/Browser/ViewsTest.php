@@ -51,6 +51,10 @@ final class ViewsTest extends BrowserTestCase
         yield 'A new batch' => ['/batches/new', 'Of which harvests?'];
         yield 'Called back' => ['/recalls', 'pull the label'];
         yield 'Poison for animals' => ['/stock?taxon=prunus-avium', 'No record is not proof'];
+        yield 'Practice trees' => ['/practice', 'Draw me a tree'];
+        yield 'A practice tree' => ['/practice/central-european-hills.06.k3f9x', 'What is it, and what would you do?'];
+        yield 'Two minutes' => ['/drills', 'How sure'];
+        yield 'What I confuse' => ['/learning', 'By character'];
         yield 'Walk a place' => ['/surveys', 'Begin a walk'];
         yield 'Pastures' => ['/pastures', 'Lane pasture'];
         yield 'After a storm' => ['/storms', 'Lay a round'];

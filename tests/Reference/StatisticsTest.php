@@ -91,6 +91,26 @@ final class StatisticsTest extends TestCase
         self::assertEqualsWithDelta(0.21, Agreement::fleiss($counts), 0.0005);
     }
 
+    /**
+     * 125 specimens, two raters: 118 both say yes, none both no, 5 and 2 they differ. All but agree, and kappa is below
+     * nothing (−0.0234); AC1 is 0.9408: the example with which Gwet shows the paradox (memory). Three raters by hand.
+     */
+    public function testGwetWhereKappaFallsToNothing(): void
+    {
+        $one = [...array_fill(0, 118, 'yes'), ...array_fill(0, 5, 'yes'), 'no', 'no'];
+        $other = [...array_fill(0, 118, 'yes'), ...array_fill(0, 5, 'no'), 'yes', 'yes'];
+        self::assertEqualsWithDelta(-0.0234, Agreement::cohen($one, $other), 0.0001);
+        $counts = [
+            ...array_fill(0, 118, ['yes' => 2, 'no' => 0]),
+            ...array_fill(0, 7, ['yes' => 1, 'no' => 1]),
+        ];
+        self::assertEqualsWithDelta(0.9408, Agreement::gwet($counts), 0.0001);
+        // a: 3 of 3; b: 2 of 3. Pa = (1 + 1/3) / 2; shares 5/6 and 1/6; Pe = 2 · 5/36
+        $three = [['x' => 3, 'y' => 0], ['x' => 2, 'y' => 1]];
+        self::assertEqualsWithDelta((2 / 3 - 10 / 36) / (1 - 10 / 36), Agreement::gwet($three), 1e-12);
+        self::assertSame(1.0, Agreement::gwet([['x' => 2], ['x' => 3]]));
+    }
+
     public function testTheRuleOfThree(): void
     {
         // J. A. Hanley & A. Lippman-Hand, JAMA 249 (1983) 1743 (memory): nothing in n trials, at most about 3/n.
@@ -105,6 +125,8 @@ final class StatisticsTest extends TestCase
                 static fn () => Proportion::of(0, 0),
                 static fn () => Agreement::cohen(['a'], []),
                 static fn () => Agreement::fleiss([['a' => 2], ['a' => 3]]),
+                static fn () => Agreement::gwet([['a' => 1]]),
+                static fn () => Agreement::gwet([]),
             ] as $wrong
         ) {
             try {

@@ -1286,6 +1286,156 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drills": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is due, and what this person confuses. */
+        get: operations["get_app_learning_drill_next"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/drills/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["post_app_learning_drill_answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Draws a tree: of this month, or of the one that is asked for. */
+        get: operations["get_app_learning_practice_draw"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What one has practised, the last first. */
+        get: operations["get_app_learning_practice_answered"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_learning_practice_show"];
+        put?: never;
+        /** What it is, and what one would do: answered once, the tree is uncovered. */
+        post: operations["post_app_learning_practice_answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_learning_progress_own"];
+        put?: never;
+        post?: never;
+        /** All one has practised and been drilled on, for good. */
+        delete: operations["delete_app_learning_progress_forget"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learning/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_learning_progress_ofperson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learning/school": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Pooled and without names. A character that half the school misreads is badly taught or badly drawn. */
+        get: operations["get_app_learning_progress_ofschool"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learning.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_learning_progress_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/map/trees": {
         parameters: {
             query?: never;
@@ -3623,6 +3773,57 @@ export interface components {
              * @default
              */
             note?: string;
+        };
+        /** @description An answer to one question of a drill. */
+        DrillAnswer: {
+            /** @description what was asked */
+            card: string;
+            /** @description that drew it */
+            lot: number;
+            /** @description id of the choice, or the number as it was typed */
+            answer: string;
+            /** @default sure */
+            certainty?: components["schemas"]["Certainty"];
+        };
+        /** @enum {string} */
+        LearnersDecision: "take" | "not-yet" | "never";
+        /** @description What was read in one character. */
+        PracticeScore: {
+            /** @description id */
+            character: string;
+            /**
+             * @description read; none for numbers
+             * @default []
+             */
+            states?: string[];
+            /**
+             * @description read, in the character's own unit
+             * @default []
+             */
+            numbers?: number[];
+            /** @default sure */
+            certainty?: components["schemas"]["Certainty"];
+            /**
+             * @description at so many places, 1 to 3
+             * @default 1
+             */
+            samples?: number;
+        };
+        /** @description What somebody says of a practice tree. */
+        PracticeInput: {
+            /** @description a UUID made by whoever answers */
+            id: string;
+            decision: components["schemas"]["LearnersDecision"];
+            /**
+             * @description the kind it is taken for, its id; empty: left open
+             * @default
+             */
+            said?: string;
+            /**
+             * @description what was read
+             * @default []
+             */
+            scores?: components["schemas"]["PracticeScore"][];
         };
         /** @enum {string} */
         TreeDanger: "deadly" | "serious" | "mild" | "harmless" | "doubted" | "unknown";
@@ -6573,6 +6774,261 @@ export interface components {
             madeAt: string;
             /** @description how large it is */
             bytes: number;
+        };
+        /** @enum {string} */
+        DrillKind: "pair" | "states" | "twigs" | "bark" | "outlines" | "next" | "enough" | "ear" | "number";
+        /** @description One of the answers to choose from. */
+        DrillChoiceView: {
+            /** @description what is sent */
+            id: string;
+            /** @description what is read */
+            label: string;
+        };
+        /** @description One question of a drill. */
+        DrillItemView: {
+            /** @description what is asked, and asked again */
+            card: string;
+            /** @description draws the same question again */
+            lot: number;
+            kind: components["schemas"]["DrillKind"];
+            /** @description the question, in words */
+            ask: string;
+            /** @description which part of the tree is drawn; empty: none */
+            organ: string;
+            /** @description of what it is drawn, without words */
+            shows: components["schemas"]["DescribedView"][];
+            /** @description character of which a state is drawn; empty: none */
+            trait: string;
+            /** @description that state, to be drawn and not to be read */
+            state: string;
+            /** @description key of its drawing */
+            drawing: string;
+            /** @description what is told in words, line by line */
+            told: string[];
+            /** @description none: a number is wanted */
+            choices: components["schemas"]["DrillChoiceView"][];
+            /** @description of that number */
+            unit: string;
+        };
+        /** @description How a question was answered. */
+        DrillResultView: {
+            /** @description whether it was right */
+            isRight: boolean;
+            /** @description the right one, in words */
+            answer: string;
+            /** @description what tells; may be empty */
+            why: string;
+            /** @description YYYY-MM-DD, when it is asked again */
+            dueOn: string;
+        };
+        /** @description What one place on a practice tree shows, to be drawn and not to be read. */
+        PracticePlaceView: {
+            /** @description `low`, `crown` or `foot` */
+            place: string;
+            /** @description without words */
+            shows: components["schemas"]["DescribedView"][];
+        };
+        /** @description A practice tree, its name covered. */
+        PracticeView: {
+            /** @description draws the same tree again */
+            code: string;
+            /** @description by which it is examined */
+            flora: string;
+            /** @description 1 to 12 */
+            month: number;
+            /** @description what is hoped for, in words; empty: nothing is taken that month */
+            hope: string;
+            /** @description on the tree, what each shows */
+            places: components["schemas"]["PracticePlaceView"][];
+            /** @description that can be looked at */
+            characters: string[];
+        };
+        /** @enum {string} */
+        PracticeMark: "rightly-taken" | "hasty" | "wrong" | "rightly-waited" | "waited-though-enough" | "rightly-left" | "left-the-right-one";
+        /** @description One practised tree in the list of them. */
+        PracticeRowView: {
+            /** @description draws the tree again */
+            code: string;
+            /** @description what it was */
+            taxon: string;
+            mark: components["schemas"]["PracticeMark"];
+            /**
+             * Format: float
+             * @description of the full mark, 0 to 1
+             */
+            share: number;
+            /** @description characters scored */
+            read: number;
+            /** @description of these */
+            right: number;
+            /** @description ISO 8601 */
+            at: string;
+        };
+        /** @description One character: what was there, and what was read. */
+        ReadView: {
+            /** @description id */
+            character: string;
+            /** @description its name */
+            label: string;
+            /** @description whether all that was read was there */
+            isRight: boolean;
+            /** @description what was there, in words */
+            true: string[];
+            /** @description what was read, in words */
+            read: string[];
+            /** @description states; none for numbers */
+            trueIds: string[];
+            /** @description states; none for numbers */
+            readIds: string[];
+        };
+        /** @description What a practice tree was, and how it was answered. */
+        PracticeResultView: {
+            /** @description what it was; may be of another flora */
+            taxon: string;
+            /** @description scientific name */
+            name: string;
+            /** @description common name */
+            commonName: string;
+            /** @description the flora it was examined by does not know it */
+            isOutsider: boolean;
+            /** @description it was what was hoped for */
+            isWanted: boolean;
+            /** @description it was taken for what it is, or left open where the flora does not know it */
+            saidRight: boolean;
+            mark: components["schemas"]["PracticeMark"];
+            /**
+             * Format: float
+             * @description of the full mark, 0 to 1
+             */
+            share: number;
+            /** @description the gate would have been open on what was scored */
+            isOpen: boolean;
+            /** @description what the part still required, in words */
+            missing: string[];
+            /** @description common names of dangerous kinds that were still open */
+            dangers: string[];
+            /** @description common name of what the scores spoke for */
+            leader: string;
+            /** @description what was read, the misread first */
+            readings: components["schemas"]["ReadView"][];
+        };
+        /** @description One state of a character, and what is read where it is there. */
+        ConfusionView: {
+            /** @description label of the state that was there */
+            true: string;
+            /** @description label of the state that was read */
+            read: string;
+            /** @description own readings of that kind */
+            times: number;
+            /** @description own readings of the state that was there */
+            looks: number;
+            /**
+             * Format: float
+             * @description how often, own readings and the flora's rates together, 0 to 1
+             */
+            share: number;
+            /**
+             * Format: float
+             * @description in nineteen cases of twenty no less
+             */
+            low: number;
+            /**
+             * Format: float
+             * @description and no more
+             */
+            high: number;
+        };
+        /** @description What somebody reads in one character. */
+        CharacterConfusionsView: {
+            /** @description id */
+            character: string;
+            /** @description its name */
+            label: string;
+            /** @description own readings */
+            read: number;
+            /** @description of these */
+            wrong: number;
+            /**
+             * Format: float
+             * @description how often it is misread, own readings and the flora together, 0 to 1
+             */
+            misread: number;
+            /**
+             * Format: float
+             * @description how often the flora expects of anybody, 0 to 1
+             */
+            expected: number;
+            /** @description states looked at: each with itself, then with what was read instead */
+            cells: components["schemas"]["ConfusionView"][];
+        };
+        /** @description Two kinds one of which was taken for the other. */
+        KindPairView: {
+            /** @description common name of what it was */
+            was: string;
+            /** @description common name of what it was taken for */
+            said: string;
+            /** @description how often */
+            times: number;
+        };
+        /** @description How often somebody is right who says so sure he is. */
+        CalibrationView: {
+            /** @description `sure`, `likely` or `unsure` */
+            certainty: string;
+            /** @description of the readings */
+            right: number;
+            /** @description readings */
+            all: number;
+            /**
+             * Format: float
+             * @description share right, in nineteen cases of twenty no less (Wilson)
+             */
+            low: number;
+            /**
+             * Format: float
+             * @description and no more
+             */
+            high: number;
+            /**
+             * Format: float
+             * @description what the word is taken to mean, 0 to 1
+             */
+            stated: number;
+        };
+        /** @description How one month went. */
+        LearningMonthView: {
+            /** @description YYYY-MM */
+            month: string;
+            /** @description readings */
+            read: number;
+            /** @description of these */
+            right: number;
+            /** @description practised */
+            trees: number;
+            /**
+             * Format: float
+             * @description share of the full marks for what one would have done, 0 to 1; 0 where no tree was practised
+             */
+            marks: number;
+        };
+        /** @description What somebody confuses, how sure he is, and how it goes over the months. */
+        ProgressView: {
+            /** @description whose */
+            person: string;
+            /** @description the most misread first */
+            characters: components["schemas"]["CharacterConfusionsView"][];
+            /** @description the most frequent first */
+            pairs: components["schemas"]["KindPairView"][];
+            /** @description sure, likely, unsure; words never used are missing */
+            calibration: components["schemas"]["CalibrationView"][];
+            /**
+             * Format: float
+             * @description 0 (always right and sure) to 1; null where nothing was read
+             */
+            brier?: number | null;
+            /** @description the last first */
+            months: components["schemas"]["LearningMonthView"][];
+            /** @description questions that are due again */
+            due: number;
         };
         /** @description A tree on the map. */
         TreeDotView: {
@@ -11939,6 +12395,325 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_learning_drill_next: {
+        parameters: {
+            query?: {
+                kind?: unknown;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Two minutes of questions. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillItemView"][];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_learning_drill_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrillAnswer"];
+            };
+        };
+        responses: {
+            /** @description How it was. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillResultView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_learning_practice_draw: {
+        parameters: {
+            query?: {
+                month?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The tree. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_learning_practice_answered: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The answers. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeRowView"][];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_learning_practice_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The tree. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_learning_practice_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticeInput"];
+            };
+        };
+        responses: {
+            /** @description What it was. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeResultView"];
+                };
+            };
+            /** @description That id is of another answer. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_learning_progress_own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One’s own. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgressView"];
+                };
+            };
+        };
+    };
+    delete_app_learning_progress_forget: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Nothing is left. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgressView"];
+                };
+            };
+        };
+    };
+    get_app_learning_progress_ofperson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Somebody’s. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgressView"];
+                };
+            };
+            /** @description It is not yours to see. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_learning_progress_ofschool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The most misread first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CharacterConfusionsView"][];
+                };
+            };
+            /** @description That is for instructors. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_learning_progress_export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One’s own readings. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
         };

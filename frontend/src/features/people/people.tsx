@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { QRCodeSVG } from "qrcode.react";
 import { type FormEvent, useState } from "react";
+import { Link } from "react-router";
 import { client, Problem, type Schemas, unwrap } from "../../api/client";
 import { peopleQuery, sessionQuery, useSession } from "../../api/queries";
 import { Button, Choice, Dialog, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
@@ -140,6 +141,11 @@ function Member(p: { member: Schemas["MemberView"]; keep: (all: Schemas["PeopleV
           {m.own && " (you)"}
           {m.left && <span className="text-faded"> has left</span>}
           <span className="block break-words text-sm text-faded">{m.email}</span>
+          {!m.own && !m.left && (
+            <Link to={`/learning/${m.id}`} className="inline-flex min-h-11 items-center text-sm underline underline-offset-4">
+              What {m.name.split(" ")[0]} confuses
+            </Link>
+          )}
         </p>
         {m.left ? (
           <Button disabled={change.isPending} onClick={() => change.mutate({ left: false })}>

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning;
+
+use App\Library\FloraLibrary;
+use App\Library\FloraRefused;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\LifeStage;
+use Hylognosis\Flora\LookAlike;
+use Hylognosis\Flora\Part;
+use Hylognosis\Flora\Taxon;
+use Hylognosis\Identification\CompiledFlora;
+use Hylognosis\Learning\PracticeTree;
+use Hylognosis\Measure\DayOfYear;
+use Hylognosis\Season\Phenology;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** Draws a practice tree by its code: dangerous kinds twice as often, now and then one the flora does not know. */
+final readonly class PracticeLot
+{
+    /** So many trees of a hundred are what is hoped for. */
+    private const WANTED = 40;
+    /** Of the others, one of so many is of another flora. */
+    private const OUTSIDERS = 8;
+    /** A tree of which less can be seen is no practice. */
+    private const LEAST_SHOWN = 8;
+    private const MIDDLE_OF_MONTH = 15;
+
+    public function __construct(private FloraLibrary $library)
+    {
+    }
+
+    /** @throws FloraRefused if there is no such flora */
+    public function drawn(PracticeCode $code): DrawnTree
+    {
+        $compiled = $this->library->compiled($code->flora, LifeStage::Mature);
+        $flora = $compiled->flora;
+        $day = DayOfYear::parse(\sprintf('%02d-%02d', $code->month, self::MIDDLE_OF_MONTH));
+        $random = new Randomizer(new Mt19937($code->seed));
+        $parts = self::parts($flora, $day);
+        $of = $compiled;
+        if ([] !== $parts && $random->getInt(1, 100) <= self::WANTED) {
+            [$hope, $part] = $parts[$random->getInt(0, \count($parts) - 1)];
+            $tree = PracticeTree::of($of, $hope->id, Phenology::at($flora, $flora->reference), $day, $code->seed);
+        } else {
+            $of = $this->maybeAnother($random, $compiled, $code->flora);
+            $phenology = Phenology::at($of->flora, $of->flora->reference);
+            do {
+                $taxon = self::taxon($random, $of, $compiled);
+                $tree = PracticeTree::of($of, $taxon->id, $phenology, $day, $code->seed);
+            } while (\count($tree->characters()) < self::LEAST_SHOWN);
+            [$hope, $part] = self::hope($random, $parts, $taxon);
+        }
+
+        return new DrawnTree(
+            $code,
+            $tree,
+            $compiled,
+            $of->flora,
+            Phenology::at($flora, $flora->reference),
+            $day,
+            $hope,
+            $part,
+        );
+    }
+
+    private static function taxon(Randomizer $random, CompiledFlora $of, CompiledFlora $examinedBy): Taxon
+    {
+        $lots = [];
+        foreach ($of->taxa as $id) {
+            if ($of !== $examinedBy && isset($examinedBy->numbers[$id])) {
+                continue; // that one it knows
+            }
+            $taxon = $of->flora->taxon($id);
+            array_push($lots, ...array_fill(0, $taxon->severity()->isHazard() ? 2 : 1, $taxon));
+        }
+
+        return $lots[$random->getInt(0, \count($lots) - 1)];
+    }
+
+    /** The flora itself, and now and then another: then it is a tree nobody there knows. */
+    private function maybeAnother(Randomizer $random, CompiledFlora $compiled, string $name): CompiledFlora
+    {
+        $others = array_values(array_diff($this->library->names(), [$name]));
+        if ([] === $others || 1 !== $random->getInt(1, self::OUTSIDERS)) {
+            return $compiled;
+        }
+
+        return $this->library->compiled($others[$random->getInt(0, \count($others) - 1)], LifeStage::Mature);
+    }
+
+    /** @return list<array{Taxon, Part}> that are examined that day */
+    private static function parts(Flora $flora, DayOfYear $day): array
+    {
+        $parts = [];
+        foreach ($flora->taxa as $taxon) {
+            foreach ($taxon->parts as $part) {
+                if ('' === $part->harmful && true === $part->examinedIn()?->contains($day)) {
+                    $parts[] = [$taxon, $part];
+                }
+            }
+        }
+
+        return $parts;
+    }
+
+    /**
+     * A part of what the tree is taken for; of any other, where it is taken for none of them.
+     *
+     * @param list<array{Taxon, Part}> $parts
+     *
+     * @return array{Taxon, Part}|array{null, null}
+     */
+    private static function hope(Randomizer $random, array $parts, Taxon $tree): array
+    {
+        $mistaken = $others = [];
+        foreach ($parts as [$taxon, $part]) {
+            if ($taxon->id === $tree->id) {
+                continue;
+            }
+            $others[] = [$taxon, $part];
+            if ([] !== array_filter($part->lookAlikes, static fn (LookAlike $l): bool => $l->taxon === $tree->id)) {
+                $mistaken[] = [$taxon, $part];
+            }
+        }
+        $from = [] === $mistaken ? $others : $mistaken;
+
+        return [] === $from ? [null, null] : $from[$random->getInt(0, \count($from) - 1)];
+    }
+}

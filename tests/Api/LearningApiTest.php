@@ -1,0 +1,244 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Api;
+
+use App\Learning\DrillDeck;
+use App\Learning\DrillKind;
+use App\Learning\PracticeCode;
+use App\Learning\PracticeLot;
+use Hylognosis\Learning\PracticeTree;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Uid\Uuid;
+
+/** Practice trees, drills, and what one confuses. */
+final class LearningApiTest extends ApiTestCase
+{
+    private const FLORA = 'central-european-hills';
+
+    public function testTheSameCodeDrawsTheSameTreeAndTellsNoName(): void
+    {
+        $this->signIn('ida');
+        $tree = $this->call('GET', '/api/practice?month=6');
+        $code = self::text($tree, 'code');
+        self::assertSame($tree, $this->call('GET', '/api/practice/'.$code));
+        self::assertCount(PracticeTree::PLACES, (array) $tree['places']);
+        $drawn = self::lot()->drawn(PracticeCode::parse($code));
+        $told = (string) json_encode($tree);
+        self::assertStringNotContainsString($drawn->tree->taxon->id, $told);
+        self::assertStringNotContainsString('"label":"o', $told, 'it is drawn, not told');
+        foreach (['no-such-flora.06.1', self::FLORA.'.13.1', self::FLORA.'.06.UPPER'] as $bad) {
+            $this->call('GET', '/api/practice/'.$bad);
+            self::assertResponseStatusCodeSame(404, $bad);
+        }
+        $this->call('GET', '/api/practice?month=13');
+        self::assertResponseStatusCodeSame(422);
+    }
+
+    /** What is drawn is what the flora says: no tree shows what its kind is stated never to show. */
+    public function testTreesAreDrawnFromTheirDescriptionsDangerousOnesAndOutsidersAmongThem(): void
+    {
+        $kinds = ['dangerous' => 0, 'outsider' => 0, 'hybrid' => 0, 'wanted' => 0, 'hoped' => 0];
+        for ($seed = 0; $seed < 240; ++$seed) {
+            $drawn = self::lot()->drawn(new PracticeCode(self::FLORA, 1 + $seed % 12, $seed));
+            $taxon = $drawn->tree->taxon;
+            $kinds['dangerous'] += $taxon->severity()->isHazard() ? 1 : 0;
+            $kinds['outsider'] += $drawn->isOutsider() ? 1 : 0;
+            $kinds['hybrid'] += $taxon->isHybrid() ? 1 : 0;
+            $kinds['wanted'] += $drawn->isWanted() ? 1 : 0;
+            $kinds['hoped'] += null === $drawn->hope ? 0 : 1;
+            foreach ($drawn->tree->characters() as $id) {
+                foreach ($drawn->tree->all($id) as $value) {
+                    foreach ($taxon->standingNevers()[$id] ?? [] as $never) {
+                        self::assertNotContains($value, $never->states, "$taxon->id, $id");
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(60, $kinds['dangerous']);
+        self::assertGreaterThan(8, $kinds['outsider']);
+        self::assertGreaterThan(0, $kinds['hybrid']);
+        self::assertGreaterThan(60, $kinds['wanted']);
+        self::assertLessThan(130, $kinds['wanted'], 'often it is not what is hoped for');
+        self::assertGreaterThan(200, $kinds['hoped']);
+    }
+
+    public function testNotYetIsAFullMarkAndTakingTooSoonIsNone(): void
+    {
+        $this->signIn('ida');
+        $code = self::code(static fn ($drawn): bool => $drawn->isWanted());
+        $blind = $this->answer($code, 'not-yet');
+        self::assertSame(['rightly-waited', 1], [$blind['mark'], $blind['share']]);
+        self::assertFalse($blind['isOpen']);
+        self::assertNotSame([], $blind['missing']);
+        $hasty = $this->answer($code, 'take');
+        self::assertSame(['hasty', 0], [$hasty['mark'], $hasty['share']]);
+        self::assertSame('left-the-right-one', $this->answer($code, 'never')['mark']);
+        $other = self::code(static fn ($drawn): bool => null !== $drawn->hope && !$drawn->isWanted());
+        self::assertSame('wrong', $this->answer($other, 'take')['mark']);
+        self::assertSame('rightly-left', $this->answer($other, 'never')['mark']);
+    }
+
+    public function testWhoLooksAtEverythingRoundARightTreeMayTakeIt(): void
+    {
+        $this->signIn('ida');
+        $opened = $tried = 0;
+        for ($seed = 0; $tried < 12 && $seed < 2000; ++$seed) {
+            $drawn = self::lot()->drawn(new PracticeCode(self::FLORA, 6, $seed));
+            if (!$drawn->isWanted()) {
+                continue;
+            }
+            ++$tried;
+            $scores = [];
+            foreach ($drawn->tree->characters() as $id) {
+                $all = $drawn->tree->all($id);
+                $numbers = array_values(array_filter($all, is_float(...)));
+                $scores[] = [
+                    'character' => $id,
+                    'states' => array_values(array_filter($all, is_string(...))),
+                    'numbers' => [] === $numbers ? [] : array_pad($numbers, 3, $numbers[0]),
+                    'samples' => 3,
+                ];
+            }
+            $all = $this->answer((string) $drawn->code, 'take', $drawn->tree->taxon->id, $scores);
+            self::assertNotContains(false, array_column((array) $all['readings'], 'isRight'));
+            self::assertTrue($all['saidRight']);
+            $opened += 'rightly-taken' === $all['mark'] ? 1 : 0;
+        }
+        self::assertGreaterThan(5, $opened, 'a gate that never opens for a right tree is worth nothing');
+    }
+
+    public function testWhatWasMisreadIsCountedOnceAndSeenByHimselfAndByInstructorsOnly(): void
+    {
+        $this->signIn('tobias');
+        $this->call('DELETE', '/api/learning');
+        $code = self::code(static fn ($drawn): bool => [] !== $drawn->tree->all('leaf.arrangement'));
+        $true = self::lot()->drawn(PracticeCode::parse($code))->tree->all('leaf.arrangement');
+        $wrong = ['opposite', 'alternate'];
+        $read = array_values(array_diff($wrong, $true))[0];
+        $scores = [['character' => 'leaf.arrangement', 'states' => [$read], 'certainty' => 'sure']];
+        $result = $this->answer($code, 'not-yet', '', $scores);
+        self::assertFalse(self::at($result, 'readings.0.isRight'));
+        $this->answer($code, 'not-yet', '', $scores);
+        $own = $this->call('GET', '/api/learning');
+        self::assertSame(['leaf.arrangement', 1, 1], [
+            self::at($own, 'characters.0.character'),
+            self::at($own, 'characters.0.read'),
+            self::at($own, 'characters.0.wrong'),
+        ], 'answered a second time it is no news');
+        self::assertEqualsWithDelta(0.95 ** 2, $own['brier'], 1e-9, 'sure and wrong');
+        self::assertGreaterThan(self::at($own, 'characters.0.expected'), self::at($own, 'characters.0.misread'));
+        $this->client->request('GET', '/api/learning.csv');
+        self::assertStringContainsString('leaf.arrangement', (string) $this->client->getResponse()->getContent());
+        $tobias = '/api/learning/'.$this->person('tobias');
+        $this->signIn('ida');
+        $this->call('GET', $tobias);
+        self::assertResponseStatusCodeSame(403);
+        $this->signIn('marta');
+        self::assertSame('Tobias Rauth', $this->call('GET', $tobias)['person'] ?? '');
+        $this->signIn('tobias');
+        self::assertSame([], $this->call('DELETE', '/api/learning')['characters']);
+    }
+
+    /** @return iterable<string, array{DrillKind}> */
+    public static function kinds(): iterable
+    {
+        foreach (DrillKind::cases() as $kind) {
+            yield $kind->value => [$kind];
+        }
+    }
+
+    #[DataProvider('kinds')]
+    public function testEverySortOfQuestionHasOneRightAnswer(DrillKind $kind): void
+    {
+        $this->signIn('ida');
+        $items = $this->call('GET', '/api/drills?kind='.$kind->value);
+        self::assertGreaterThan(5, \count($items));
+        $deck = self::getContainer()->get(DrillDeck::class);
+        self::assertInstanceOf(DrillDeck::class, $deck);
+        foreach (\array_slice($items, 0, 4) as $view) {
+            self::assertIsArray($view);
+            $lot = self::at($view, 'lot');
+            self::assertIsInt($lot);
+            $item = $deck->item(self::FLORA, self::text($view, 'card'), $lot);
+            self::assertNotNull($item);
+            $choices = self::ids($view['choices']);
+            if ([] !== $choices) {
+                self::assertContains($item->answer, $choices);
+                self::assertCount(\count($choices), array_unique($choices));
+            }
+            $body = ['card' => $view['card'], 'lot' => $view['lot']];
+            $wrong = [] === $choices ? '0.001' : array_values(array_diff($choices, [$item->answer]))[0];
+            self::assertFalse($this->call('POST', '/api/drills/answers', $body + ['answer' => $wrong])['isRight']);
+            $right = $this->call('POST', '/api/drills/answers', $body + ['answer' => $item->answer]);
+            self::assertTrue($right['isRight'], $item->view->card);
+            self::assertSame('2027-06-15', $right['dueOn'], 'asked again tomorrow');
+        }
+        foreach ([['card' => 'bark/triffid'], ['card' => 'bark'], ['answer' => ''], ['lot' => -1]] as $bad) {
+            $good = ['card' => 'bark/quercus-robur', 'lot' => 1, 'answer' => 'x'];
+            $this->call('POST', '/api/drills/answers', $bad + $good);
+            self::assertResponseStatusCodeSame(422, (string) json_encode($bad));
+        }
+    }
+
+    public function testWhatWasWrongIsAskedAgainTheNextDay(): void
+    {
+        $this->signIn('ida');
+        $this->call('DELETE', '/api/learning');
+        $first = $this->call('GET', '/api/drills?kind=states');
+        $card = self::text($first, '0.card');
+        $wrong = array_values(array_diff(self::ids(self::at($first, '0.choices')), [explode('/', $card)[2]]))[0];
+        $body = ['card' => $card, 'lot' => self::at($first, '0.lot'), 'answer' => $wrong];
+        $this->call('POST', '/api/drills/answers', $body);
+        $again = array_column($this->call('GET', '/api/drills?kind=states'), 'card');
+        self::assertNotContains($card, $again, 'not today');
+        $this->call('PUT', '/api/demo/day', ['day' => '2027-06-15']);
+        self::assertSame($card, self::text($this->call('GET', '/api/drills?kind=states'), '0.card'));
+        $this->call('PUT', '/api/demo/day', ['day' => '2027-06-14']);
+    }
+
+    /**
+     * @param list<array<string, mixed>> $scores
+     *
+     * @return array<mixed>
+     */
+    private function answer(string $code, string $decision, string $said = '', array $scores = []): array
+    {
+        $answer = $this->call('POST', '/api/practice/'.$code, [
+            'id' => Uuid::v4()->toRfc4122(),
+            'decision' => $decision,
+            'said' => $said,
+            'scores' => $scores,
+        ]);
+        self::assertResponseIsSuccessful();
+
+        return $answer;
+    }
+
+    /** @return list<string> */
+    private static function ids(mixed $choices): array
+    {
+        return array_values(array_filter(array_column((array) $choices, 'id'), \is_string(...)));
+    }
+
+    /** @param \Closure(\App\Learning\DrawnTree): bool $such */
+    private static function code(\Closure $such): string
+    {
+        for ($seed = 0; $seed < 500; ++$seed) {
+            $drawn = self::lot()->drawn(new PracticeCode(self::FLORA, 6, $seed));
+            if ($such($drawn)) {
+                return (string) $drawn->code;
+            }
+        }
+        self::fail('No such tree in five hundred.');
+    }
+
+    private static function lot(): PracticeLot
+    {
+        $lot = self::getContainer()->get(PracticeLot::class);
+        self::assertInstanceOf(PracticeLot::class, $lot);
+
+        return $lot;
+    }
+}
