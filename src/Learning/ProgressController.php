@@ -8,6 +8,7 @@ use App\Account\User;
 use App\Account\UserRepository;
 use App\Exchange\Csv;
 use App\Learning\View\CharacterConfusionsView;
+use App\Learning\View\FieldAgreementView;
 use App\Learning\View\ProgressView;
 use App\Storage\Transaction;
 use App\Web\ApiController;
@@ -82,6 +83,23 @@ final class ProgressController extends ApiController
         }
 
         return $this->json($this->progress->ofSchool($user->flora));
+    }
+
+    /** What several people scored on the same trees, by signed examinations. */
+    #[Route('/api/learning/agreement', methods: ['GET'])]
+    #[OA\Response(response: 200, description: 'Who agrees.', content: new Model(type: FieldAgreementView::class))]
+    #[OA\Response(
+        response: 403,
+        description: 'That is for instructors.',
+        content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+    )]
+    public function agreement(#[CurrentUser] User $user, FieldAgreement $agreement): JsonResponse
+    {
+        if (!$user->role->mayDecide()) {
+            throw Refused::forbidden('How far people agree is seen by instructors.');
+        }
+
+        return $this->json($agreement->of($user));
     }
 
     #[Route('/api/learning.csv', methods: ['GET'])]

@@ -133,6 +133,7 @@ final class AccessTest extends ApiTestCase
         'app_learning_progress_own' => ['readers', '/api/learning'],
         'app_learning_progress_ofperson' => ['instructors', '/api/learning/{person}'],
         'app_learning_progress_ofschool' => ['instructors', '/api/learning/school'],
+        'app_learning_progress_agreement' => ['instructors', '/api/learning/agreement'],
         'app_learning_progress_export' => ['readers', '/api/learning.csv'],
         'app_learning_progress_forget' => ['people', '/api/learning'],
         'app_survey_survey_all' => ['readers', '/api/surveys'],

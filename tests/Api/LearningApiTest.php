@@ -141,6 +141,32 @@ final class LearningApiTest extends ApiTestCase
         self::assertSame([], $this->call('DELETE', '/api/learning')['characters']);
     }
 
+    public function testHowFarPeopleAgreeIsSeenByInstructorsAndTellsNothingOfCoveredTrees(): void
+    {
+        $this->signIn('ida');
+        $this->call('GET', '/api/learning/agreement');
+        self::assertResponseStatusCodeSame(403);
+        $this->call('GET', '/api/learning/school');
+        self::assertResponseStatusCodeSame(403);
+        $this->signIn('marta');
+        $view = $this->call('GET', '/api/learning/agreement');
+        self::assertNotSame([], $view['characters'], 'some trees of the demo were examined twice');
+        $ac1 = array_column((array) $view['characters'], 'ac1');
+        $sorted = $ac1;
+        sort($sorted);
+        self::assertSame($sorted, $ac1, 'the least agreed first');
+        foreach ((array) $view['characters'] as $character) {
+            self::assertIsArray($character);
+            foreach ((array) $character['differ'] as $tree) {
+                self::assertIsArray($tree);
+                self::assertGreaterThan(1, \count((array) $tree['read']));
+            }
+        }
+        $worst = $this->call('GET', '/api/learning/school');
+        self::assertGreaterThan(5, \count($worst));
+        self::assertStringNotContainsString('Ida', (string) json_encode($worst), 'without names');
+    }
+
     /** @return iterable<string, array{DrillKind}> */
     public static function kinds(): iterable
     {

@@ -81,7 +81,7 @@ final class BordersTest
         'Harvest' => ['Account', 'Clock', 'Examine', 'Library', 'Storage', 'Trees', 'Weather', 'Web'],
         'Devices' => ['Account', 'Web'],
         'Stock' => ['Account', 'Library', 'Web'],
-        'Learning' => ['Account', 'Clock', 'Exchange', 'Library', 'Storage', 'Web'],
+        'Learning' => ['Account', 'Clock', 'Examine', 'Exchange', 'Library', 'Storage', 'Trees', 'Web'],
         'Health' => ['Account', 'Clock', 'Library', 'Storage', 'Trees', 'Web'],
         'Survey' => ['Account', 'Clock', 'Exchange', 'Library', 'Storage', 'Trees', 'Web'],
         'Pastures' => ['Account', 'Clock', 'Exchange', 'Library', 'Storage', 'Survey', 'Trees', 'Web'],

@@ -55,6 +55,7 @@ final class ViewsTest extends BrowserTestCase
         yield 'A practice tree' => ['/practice/central-european-hills.06.k3f9x', 'What is it, and what would you do?'];
         yield 'Two minutes' => ['/drills', 'How sure'];
         yield 'What I confuse' => ['/learning', 'By character'];
+        yield 'Do we agree' => ['/agreement', 'all of one mind'];
         yield 'Walk a place' => ['/surveys', 'Begin a walk'];
         yield 'Pastures' => ['/pastures', 'Lane pasture'];
         yield 'After a storm' => ['/storms', 'Lay a round'];

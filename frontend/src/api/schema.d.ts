@@ -1420,6 +1420,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/learning/agreement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What several people scored on the same trees, by signed examinations. */
+        get: operations["get_app_learning_progress_agreement"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/learning.csv": {
         parameters: {
             query?: never;
@@ -7029,6 +7046,64 @@ export interface components {
             months: components["schemas"]["LearningMonthView"][];
             /** @description questions that are due again */
             due: number;
+        };
+        /** @description One tree on which people differ. */
+        DifferenceView: {
+            /** @description id */
+            tree: string;
+            /** @description its tag */
+            tag: string;
+            /** @description each reading, in words, with who read it */
+            read: string[];
+            /** @description what its kind usually shows; empty where no kind is held, or it may not be told */
+            settled: string;
+        };
+        /** @description How far people agree in one character on the same trees. */
+        AgreementView: {
+            /** @description id */
+            character: string;
+            /** @description its name */
+            label: string;
+            /** @description scored by two or more people */
+            trees: number;
+            /**
+             * Format: float
+             * @description Gwet's; 1 all of one mind, 0 no better than chance
+             */
+            ac1: number;
+            /**
+             * Format: float
+             * @description Fleiss's; null where not the same number scored each tree
+             */
+            kappa?: number | null;
+            /**
+             * Format: float
+             * @description AC1, in nineteen cases of twenty no less; null of fewer than three trees
+             */
+            low?: number | null;
+            /**
+             * Format: float
+             * @description and no more
+             */
+            high?: number | null;
+            /** @description trees on which they differ */
+            differ: components["schemas"]["DifferenceView"][];
+        };
+        /** @description What trees of one kind showed in one character, in the school's own records. */
+        VariationView: {
+            /** @description common name */
+            kind: string;
+            /** @description of the character */
+            label: string;
+            /** @description "5 on 12 trees", the most frequent first */
+            values: string[];
+        };
+        /** @description How far the school agrees in the field, and how its trees vary. */
+        FieldAgreementView: {
+            /** @description the least agreed first */
+            characters: components["schemas"]["AgreementView"][];
+            /** @description kinds of which several trees were scored */
+            variation: components["schemas"]["VariationView"][];
         };
         /** @description A tree on the map. */
         TreeDotView: {
@@ -12685,6 +12760,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CharacterConfusionsView"][];
+                };
+            };
+            /** @description That is for instructors. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_learning_progress_agreement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Who agrees. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FieldAgreementView"];
                 };
             };
             /** @description That is for instructors. */

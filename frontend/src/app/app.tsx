@@ -33,6 +33,7 @@ const PAGES = {
   "/practice": page(() => import("../features/learning/practice")),
   "/practice/:code": page(() => import("../features/learning/practice-tree")),
   "/drills": page(() => import("../features/learning/drills")),
+  "/agreement": page(() => import("../features/learning/agreement")),
   "/learning": page(() => import("../features/learning/learning")),
   "/learning/:id": page(() => import("../features/learning/learning")),
   "/surveys": page(() => import("../features/ground/surveys")),
@@ -91,7 +92,7 @@ const PLACES = [
   { to: "/year", label: "Year", wide: true },
   { to: "/species", label: "Species" },
   { to: "/surveys", label: "Ground", wide: true, also: ["/pastures", "/storms", "/stock", "/hazards", "/swallowed"] },
-  { to: "/practice", label: "Learn", wide: true, also: ["/drills", "/learning"] },
+  { to: "/practice", label: "Learn", wide: true, also: ["/drills", "/learning", "/agreement"] },
   { to: "/terms", label: "Terms", wide: true },
 ];
 
@@ -112,6 +113,7 @@ const CALLED: Record<string, string> = {
   practice: "Practice trees",
   drills: "Two minutes",
   learning: "What I confuse",
+  agreement: "Do we agree?",
   surveys: "Walk a place",
   storms: "After a storm",
   hazards: "A day’s hazards",

@@ -1,13 +1,18 @@
+import { useSession } from "../../api/queries";
 import { SubNav } from "../../ui/sub-nav";
 
 /** Practice, drills, and what one confuses. */
-export const LearnNav = () => (
-  <SubNav
-    label="Learning"
-    links={[
-      { to: "/practice", label: "Practice trees" },
-      { to: "/drills", label: "Two minutes" },
-      { to: "/learning", label: "What I confuse" },
-    ]}
-  />
-);
+export function LearnNav() {
+  const role = useSession().data?.user?.role;
+  return (
+    <SubNav
+      label="Learning"
+      links={[
+        { to: "/practice", label: "Practice trees" },
+        { to: "/drills", label: "Two minutes" },
+        { to: "/learning", label: "What I confuse" },
+        ...(role === "instructor" ? [{ to: "/agreement", label: "Do we agree?" }] : []),
+      ]}
+    />
+  );
+}
