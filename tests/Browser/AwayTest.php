@@ -52,6 +52,13 @@ final class AwayTest extends BrowserTestCase
         // on the Leiten, 520 m higher, the elders flower later; nothing is counted there
         $this->api('PUT', '/api/demo/day', ['day' => '2027-06-22']);
         $this->browser->get($this->address.'/along');
+        // it is offered once the page has counted what it takes
+        $this->browser
+            ->wait(60, 100)
+            ->until(
+                fn (): bool => [] !==
+                    $this->browser->findElements(WebDriverBy::cssSelector('[data-take]:not([disabled])')),
+            );
         $this->click(WebDriverBy::cssSelector('[data-take]'));
         $this->browser
             ->wait(60, 100)

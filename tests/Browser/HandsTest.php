@@ -225,7 +225,7 @@ final class HandsTest extends BrowserTestCase
                 foreach (['touchStart' => [$finger], 'touchEnd' => []] as $type => $points) {
                     $this->tools()->execute('Input.dispatchTouchEvent', ['type' => $type, 'touchPoints' => $points]);
                 }
-                for ($waited = 0; $waited < 40; ++$waited) {
+                for ($waited = 0; $waited < 100; ++$waited) {
                     if (false !== $this->browser->executeScript('return window.tapped ?? null')) {
                         return true; // null: another page came up
                     }

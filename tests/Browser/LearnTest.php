@@ -24,7 +24,7 @@ final class LearnTest extends BrowserTestCase
         $asked = '[data-asked="leaf.arrangement"]';
         $this->click(WebDriverBy::cssSelector("$asked button"));
         $this->click(WebDriverBy::xpath('//*[@data-asked="leaf.arrangement"]//button[normalize-space(.)="opposite"]'));
-        $this->click(WebDriverBy::xpath('//button[normalize-space(.)="crown, by binoculars"]'));
+        $this->click(WebDriverBy::xpath('//button[normalize-space(.)="crown"]'));
         $this->click(WebDriverBy::cssSelector('[data-asked="leaf.kind"] button'));
         $this->click(WebDriverBy::xpath('//*[@data-asked="leaf.kind"]//button[normalize-space(.)="simple"]'));
         $this->waitForText(WebDriverBy::cssSelector('main'), '2 looks read');

@@ -1,6 +1,6 @@
 import type { Schemas } from "../api/client";
 
-export const PLACE: Record<string, string> = { low: "low branch", crown: "crown, by binoculars", foot: "shoot from the foot" };
+export const PLACE: Record<string, string> = { low: "low branch", crown: "crown", foot: "foot" };
 export const DECISION: Record<Schemas["LearnersDecision"], string> = { take: "take", "not-yet": "not yet", never: "never" };
 export const SURE: Record<Schemas["Certainty"], string> = { sure: "sure", likely: "likely", unsure: "unsure" };
 

@@ -6,6 +6,9 @@ import { PageHead } from "../../ui/page-head";
 import { capital } from "../../words/text";
 import { LearnNav } from "./learn-nav";
 
+/** On so few trees all may agree by luck. */
+const FEW = 3;
+
 /** How far several people who scored the same trees agree, and how trees of one kind vary. */
 export default function Agreement() {
   const all = useQuery({ queryKey: ["learning", "agreement"], queryFn: () => unwrap(client.GET("/api/learning/agreement")), retry: false });
@@ -42,9 +45,11 @@ export default function Agreement() {
             </tr>
           </thead>
           <tbody>
-            {characters.map((c) => (
-              <Row key={c.character} c={c} />
-            ))}
+            {[...characters]
+              .sort((a, b) => b.differ.length - a.differ.length || (b.trees >= FEW ? 1 : 0) - (a.trees >= FEW ? 1 : 0))
+              .map((c) => (
+                <Row key={c.character} c={c} />
+              ))}
           </tbody>
         </table>
       )}
@@ -81,10 +86,10 @@ function Row({ c }: { c: Schemas["AgreementView"] }) {
         </th>
         <td className="figures py-1.5 pr-3 text-right">{c.trees}</td>
         <td className="figures py-1.5 pr-3 text-right whitespace-nowrap">
-          {c.ac1.toFixed(2)}
+          {c.trees < FEW ? <span className="text-faded">too few trees</span> : c.ac1.toFixed(2)}
           {c.low != null && c.high != null && ` (${c.low.toFixed(2)} to ${c.high.toFixed(2)})`}
         </td>
-        <td className="figures py-1.5 text-right">{c.kappa == null ? "" : c.kappa.toFixed(2)}</td>
+        <td className="figures py-1.5 text-right">{c.kappa == null || c.trees < FEW ? "" : c.kappa.toFixed(2)}</td>
       </tr>
       {c.differ.map((d) => (
         <tr key={d.tree} className="text-sm">
