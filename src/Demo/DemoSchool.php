@@ -28,6 +28,7 @@ use App\Harvest\Taken;
 use App\Health\TreeSign;
 use App\Learning\DrillCard;
 use App\Learning\LearnerReading;
+use App\Learning\Mnemonic;
 use App\Learning\PracticeAnswer;
 use App\Library\FloraEdition;
 use App\Library\FloraLibrary;
@@ -212,6 +213,7 @@ final readonly class DemoSchool
                     NeverReview::class,
                     TreeSign::class,
                     DrillCard::class,
+                    Mnemonic::class,
                     LearnerReading::class,
                     PracticeAnswer::class,
                     StormStop::class,

@@ -135,7 +135,7 @@ final class ProgressController extends ApiController
     public function forget(#[CurrentUser] User $user): JsonResponse
     {
         $this->transaction->run(static function (EntityManagerInterface $entities) use ($user): void {
-            foreach ([LearnerReading::class, PracticeAnswer::class, DrillCard::class] as $class) {
+            foreach ([LearnerReading::class, PracticeAnswer::class, DrillCard::class, Mnemonic::class] as $class) {
                 $entities
                     ->createQuery("DELETE FROM $class x WHERE x.by = :user")
                     ->setParameter('user', $user)

@@ -124,6 +124,12 @@ final class AccessTest extends ApiTestCase
             '/api/practice/central-european-hills.06.k3f9x',
             ['id' => '{random}', 'decision' => 'not-yet'],
         ],
+        'app_learning_mnemonic_all' => ['readers', '/api/mnemonics?about=kind/quercus-robur'],
+        'app_learning_mnemonic_keep' => [
+            'people',
+            '/api/mnemonics',
+            ['about' => 'kind/quercus-robur', 'text' => 'Ears on the leaf'],
+        ],
         'app_learning_drill_next' => ['readers', '/api/drills'],
         'app_learning_drill_answer' => [
             'people',

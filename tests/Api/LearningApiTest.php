@@ -141,6 +141,33 @@ final class LearningApiTest extends ApiTestCase
         self::assertSame([], $this->call('DELETE', '/api/learning')['characters']);
     }
 
+    public function testAMemoryPictureIsOnesOwnUntilItIsShared(): void
+    {
+        $this->signIn('ida');
+        $about = 'kind/quercus-robur';
+        $keep = fn (string $text, bool $isShared = false): array => $this->call(
+            'PUT',
+            '/api/mnemonics',
+            ['about' => $about, 'text' => $text, 'isShared' => $isShared],
+        );
+        self::assertSame('Ears on the leaf', self::at($keep('Ears on the leaf'), '0.text'));
+        $this->signIn('tobias');
+        self::assertSame([], $this->call('GET', '/api/mnemonics?about='.$about));
+        $this->signIn('ida');
+        $keep('Little ears', true);
+        $this->signIn('tobias');
+        $seen = $this->call('GET', '/api/mnemonics?about='.$about);
+        self::assertSame(['Little ears', 'Ida Lenz', false], [
+            self::at($seen, '0.text'),
+            self::at($seen, '0.by'),
+            self::at($seen, '0.isOwn'),
+        ]);
+        $this->call('PUT', '/api/mnemonics', ['about' => 'kind/triffid', 'text' => 'x']);
+        self::assertResponseStatusCodeSame(422);
+        $this->signIn('ida');
+        self::assertSame([], $keep(''));
+    }
+
     public function testHowFarPeopleAgreeIsSeenByInstructorsAndTellsNothingOfCoveredTrees(): void
     {
         $this->signIn('ida');

@@ -8,6 +8,7 @@ use App\Tests\Support\Starter;
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverElement;
 use Facebook\WebDriver\WebDriverKeys;
 
 /** The whole of the main job, from today's page to the log: with nothing but keys, and with nothing but a thumb. */
@@ -210,33 +211,52 @@ final class HandsTest extends BrowserTestCase
                 $at = $this->browser->executeScript(
                     'const e = arguments[0]; e.scrollIntoView({ block: "center", behavior: "instant" }); '.
                         'const r = e.getBoundingClientRect(); const [x, y] = [r.x + r.width / 2, r.y + r.height / 2]; '.
-                        'const top = document.elementFromPoint(x, y); return e.contains(top) ? [x, y] : null',
+                        'const top = document.elementFromPoint(x, y); '.
+                        'const [was, now] = [e.aim, `${x} ${y}`]; e.aim = now; '.
+                        'return e.contains(top) && was === now ? [x, y] : null',
                     [$element],
                 );
                 if (!\is_array($at)) {
-                    continue; // something lies over it
+                    continue; // something lies over it, or it still moves
                 }
                 $finger = ['x' => $at[0], 'y' => $at[1]];
-                // on a busy machine the finger stays down too long now and then: the page says what was a press
+                // on a busy machine the finger stays down too long now and then, or what it aims at is pushed away by
+                // something that was still being fetched: the page says what was pressed
                 $this->browser->executeScript(
-                    'window.tapped = false; '.
-                        'addEventListener("click", () => (window.tapped = true), { capture: true, once: true })',
+                    'const e = arguments[0]; window.tapped = false; addEventListener("click", '.
+                        '(c) => (window.tapped = e.contains(c.target) || !e.isConnected ? "it" : "beside"), '.
+                        '{ capture: true, once: true })',
+                    [$element],
                 );
                 foreach (['touchStart' => [$finger], 'touchEnd' => []] as $type => $points) {
                     $this->tools()->execute('Input.dispatchTouchEvent', ['type' => $type, 'touchPoints' => $points]);
                 }
                 for ($waited = 0; $waited < 100; ++$waited) {
-                    if (false !== $this->browser->executeScript('return window.tapped ?? null')) {
+                    $tapped = $this->browser->executeScript('return window.tapped ?? null');
+                    if (false !== $tapped && 'beside' !== $tapped) {
                         return true; // null: another page came up
                     }
                     usleep(40_000);
+                    if ('beside' === $tapped) {
+                        break;
+                    }
                 }
 
-                return false;
+                return $this->isGone($element); // a press beside a dialog closes it too
             }
 
             return false;
         }, 'Nothing to tap at '.$by->getValue());
+    }
+
+    private function isGone(WebDriverElement $element): bool
+    {
+        usleep(400_000);
+        try {
+            return !$element->isDisplayed();
+        } catch (StaleElementReferenceException) {
+            return true;
+        }
     }
 
     private function tools(): ChromeDevToolsDriver

@@ -1319,6 +1319,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mnemonics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_learning_mnemonic_all"];
+        put: operations["put_app_learning_mnemonic_keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practice": {
         parameters: {
             query?: never;
@@ -3801,6 +3817,21 @@ export interface components {
             answer: string;
             /** @default sure */
             certainty?: components["schemas"]["Certainty"];
+        };
+        /** @description By what somebody remembers a character or a kind. */
+        MnemonicInput: {
+            /** @description "character/leaf.kind" or "kind/quercus-robur" */
+            about: string;
+            /**
+             * @description in his own words; empty: it is taken away
+             * @default
+             */
+            text?: string;
+            /**
+             * @description whether others see it too
+             * @default false
+             */
+            isShared?: boolean;
         };
         /** @enum {string} */
         LearnersDecision: "take" | "not-yet" | "never";
@@ -6837,6 +6868,17 @@ export interface components {
             why: string;
             /** @description YYYY-MM-DD, when it is asked again */
             dueOn: string;
+        };
+        /** @description By what somebody remembers it. */
+        MnemonicView: {
+            /** @description in his own words */
+            text: string;
+            /** @description whose */
+            by: string;
+            /** @description the reader's own */
+            isOwn: boolean;
+            /** @description shown to others too */
+            isShared: boolean;
         };
         /** @description What one place on a practice tree shows, to be drawn and not to be read. */
         PracticePlaceView: {
@@ -12525,6 +12567,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DrillResultView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_learning_mnemonic_all: {
+        parameters: {
+            query?: {
+                about?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One’s own first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MnemonicView"][];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_learning_mnemonic_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MnemonicInput"];
+            };
+        };
+        responses: {
+            /** @description One’s own first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MnemonicView"][];
                 };
             };
             /** @description Refused; nothing was stored. */

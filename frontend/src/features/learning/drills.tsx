@@ -12,6 +12,7 @@ import { DRILL, SURE, share } from "../../words/learning";
 import { parseDecimal } from "../../words/numbers";
 import { capital, dayWords } from "../../words/text";
 import { LearnNav } from "./learn-nav";
+import { Mnemonics } from "./mnemonics";
 
 type Item = Schemas["DrillItemView"];
 type Kind = Schemas["DrillKind"];
@@ -185,6 +186,7 @@ function Asked({ item, onNext }: { item: Item; onNext: (wasRight: boolean) => vo
         <div className="mt-4" role="status" data-right={done.isRight}>
           <p className={`text-lg font-bold ${done.isRight ? "" : "text-berry"}`}>{done.isRight ? "Right." : `It was ${done.answer}.`}</p>
           {done.why && <p>{done.why}</p>}
+          {item.trait && <Mnemonics about={`character/${item.trait}`} />}
           <p className="text-sm text-faded">Asked again {dayWords(done.dueOn)}.</p>
           <Button tone="ink" className="mt-2" onClick={() => onNext(done.isRight)} autoFocus>
             Next

@@ -13,6 +13,7 @@ import { DECISION, MARK, PLACE, SURE, share } from "../../words/learning";
 import { parseDecimal } from "../../words/numbers";
 import { capital, MONTHS } from "../../words/text";
 import { LearnNav } from "./learn-nav";
+import { Mnemonics } from "./mnemonics";
 
 type Certainty = Schemas["Certainty"];
 type Score = { states: string[]; number: string; certainty: Certainty; places: number[] };
@@ -305,6 +306,7 @@ function Result({ result: r, code, flora }: { result: Schemas["PracticeResultVie
         {r.isOutsider && "Your flora does not know it. "}
         {r.saidRight ? "You named it right." : "You took it for something else, or left it open."}
       </p>
+      {!r.isOutsider && <Mnemonics about={`kind/${r.taxon}`} />}
       <p className="mt-2">
         {r.isOpen ? "On what you scored the gate would have been open." : "On what you scored the gate would have stayed shut."}
         {r.missing.length > 0 && ` Still required: ${r.missing.join(", ")}.`}
@@ -326,6 +328,7 @@ function Result({ result: r, code, flora }: { result: Schemas["PracticeResultVie
               {x.readIds[0] && <Tile character={x.character} state={x.readIds[0]} drawing={drawing(x.character, x.readIds[0])} size={56} />}
               read: {x.read.join(", ")}
             </span>
+            <Mnemonics about={`character/${x.character}`} />
           </li>
         ))}
       </ul>
