@@ -20,7 +20,14 @@ trait AsksDirectly
     /** A field that takes no keys one by one: a day, a slider. */
     private function put(string $field, mixed $value): void
     {
-        $this->see(WebDriverBy::cssSelector($field));
+        $element = $this->see(WebDriverBy::cssSelector($field));
+        if ('select' === $element->getTagName() && \is_string($value)) {
+            // what there is to choose from may still be on its way
+            $choice = WebDriverBy::cssSelector($field.' option[value="'.$value.'"]');
+            $this->browser
+                ->wait(self::PATIENCE, 40)
+                ->until(fn (): bool => [] !== $this->browser->findElements($choice), "$value at $field");
+        }
         $this->browser->executeScript(
             'const e = document.querySelector(arguments[0]); '.
                 'const of = e instanceof HTMLSelectElement ? HTMLSelectElement : HTMLInputElement; '.

@@ -67,7 +67,7 @@ trait AtTheTable
                 WebDriverBy::xpath('//*[@data-character="'.$character.'"]//button[normalize-space(.)="Record"]'),
             );
             $this->browser
-                ->wait(10, 40)
+                ->wait(self::PATIENCE, 40)
                 ->until(
                     fn (): bool => \is_array(
                         $this->browser->executeScript(

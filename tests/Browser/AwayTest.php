@@ -111,7 +111,7 @@ final class AwayTest extends BrowserTestCase
             ->until(fn (): bool => str_contains($this->text(), '10 entries wait here until you have signed in'));
         $this->press('Marta Ellinger');
         $this->browser
-            ->wait(60, 200)
+            ->wait(120, 200)
             ->until(fn (): bool => [] === $this->browser->findElements(WebDriverBy::cssSelector('[data-field-strip]')));
         self::assertSame([11, 1, 1], $this->stored($id), 'all of it, once');
         $this->browser->navigate()->refresh();
@@ -148,14 +148,14 @@ final class AwayTest extends BrowserTestCase
         );
         $file->sendKeys($picture);
         $this->browser
-            ->wait(20, 100)
+            ->wait(self::PATIENCE, 100)
             ->until(fn (): bool => str_contains($this->text(), '4 entries wait here'), 'tag, begin, score, picture');
 
         // meanwhile somebody gives the tag to another tree
         (new \PDO('sqlite:'.self::DB))->exec("UPDATE specimen SET tag = 'Q-77' WHERE tag = 'L-06'");
         Servers::serve(self::DB, port: (int) parse_url($this->address, \PHP_URL_PORT));
         $this->browser
-            ->wait(60, 200)
+            ->wait(120, 200)
             ->until(fn (): bool => str_contains($this->text(), 'could not be taken'), 'another tree has that tag');
         $this->press('What is here');
         $this->waitForText(WebDriverBy::cssSelector('main'), 'Could not be taken');
@@ -168,7 +168,7 @@ final class AwayTest extends BrowserTestCase
         (new \PDO('sqlite:'.self::DB))->exec("UPDATE specimen SET tag = 'L-06' WHERE tag = 'Q-77'");
         $this->press('Try again');
         $this->browser
-            ->wait(20, 100)
+            ->wait(self::PATIENCE, 100)
             ->until(fn (): bool => [] === $this->browser->findElements(WebDriverBy::cssSelector('[data-waiting]')));
         $id = self::asked(
             "SELECT e.id FROM examination e JOIN specimen s ON s.id = e.specimen_id WHERE s.tag = 'Q-77'",

@@ -35,7 +35,7 @@ final class GroundTest extends BrowserTestCase
         $this->waitForText(WebDriverBy::cssSelector('[data-walked="M-11"]'), 'bark only, June: not settled');
         foreach ($this->open() as $label) {
             $this->press("$label: nothing new");
-            $this->browser->wait(10, 40)->until(fn (): bool => !\in_array($label, $this->open(), true));
+            $this->browser->wait(self::PATIENCE, 40)->until(fn (): bool => !\in_array($label, $this->open(), true));
         }
         self::assertSame([], $this->axe());
         $presses = $this->browser->executeScript('return presses');
@@ -154,7 +154,7 @@ final class GroundTest extends BrowserTestCase
         $this->click(WebDriverBy::xpath('//*[@data-pasture="Knoll"]//button[normalize-space(.)="Change"]'));
         $this->press('Not grazed any more');
         $this->browser
-            ->wait(10, 40)
+            ->wait(self::PATIENCE, 40)
             ->until(
                 fn (): bool => [] ===
                     $this->browser->findElements(WebDriverBy::cssSelector('[data-pasture="Knoll"]')),
@@ -189,7 +189,7 @@ final class GroundTest extends BrowserTestCase
         $this->click(WebDriverBy::cssSelector("[data-walked=\"$tree\"] button"));
         $this->click(WebDriverBy::xpath("//*[@data-walked='$tree']//button[normalize-space(.)='$mark']"));
         $this->waitForText(WebDriverBy::cssSelector("[data-walked=\"$tree\"]"), $mark);
-        $this->browser->wait(10, 40)->until(fn (): bool => !\in_array($tree, $this->open(), true));
+        $this->browser->wait(self::PATIENCE, 40)->until(fn (): bool => !\in_array($tree, $this->open(), true));
         $this->click(WebDriverBy::cssSelector("[data-walked=\"$tree\"] button[aria-expanded]"));
     }
 
@@ -215,7 +215,7 @@ final class GroundTest extends BrowserTestCase
         if ([] === $buttons()) {
             $this->click(WebDriverBy::cssSelector("$stop button[aria-expanded]"));
         }
-        $this->browser->wait(10, 40)->until(static fn (): bool => [] !== $buttons());
+        $this->browser->wait(self::PATIENCE, 40)->until(static fn (): bool => [] !== $buttons());
         $this->click(WebDriverBy::xpath(\sprintf(
             '//*[@data-stop="%s"]//fieldset//button[normalize-space(.)="%s"]',
             trim(substr($stop, \strlen('[data-stop="')), '"]'),

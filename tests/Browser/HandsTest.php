@@ -66,7 +66,7 @@ final class HandsTest extends BrowserTestCase
         $this->waitForText(WebDriverBy::cssSelector('h1'), 'Which tree?');
         $this->tabTo('Find a tree by tag', 'M-01');
         $this->browser
-            ->wait(10, 40)
+            ->wait(self::PATIENCE, 40)
             ->until(
                 fn (): bool => 1 ===
                     \count($this->browser->findElements(WebDriverBy::cssSelector('input[type="radio"][name="tree"]'))),
@@ -92,7 +92,7 @@ final class HandsTest extends BrowserTestCase
         $this->waitForText(WebDriverBy::cssSelector('[role="dialog"]'), 'All nine are met');
         $this->keys(WebDriverKeys::ESCAPE);
         $this->browser
-            ->wait(10, 40)
+            ->wait(self::PATIENCE, 40)
             ->until(fn (): bool => [] === $this->browser->findElements(WebDriverBy::cssSelector('[role="dialog"]')));
         $this->see(WebDriverBy::cssSelector('section [data-gate="cleared"]'));
         $this->keys('S');
@@ -123,7 +123,7 @@ final class HandsTest extends BrowserTestCase
             $this->tap(WebDriverBy::xpath('(//*[@data-round]//button[contains(., "ecord")][not(@disabled)])[last()]'));
         }
         $this->browser
-            ->wait(10, 40)
+            ->wait(self::PATIENCE, 40)
             ->until(fn (): bool => [] === $this->browser->findElements(WebDriverBy::cssSelector($in)), $at);
     }
 
@@ -153,7 +153,7 @@ final class HandsTest extends BrowserTestCase
             }
             $this->keys(str_repeat('+', ($score[1] ?? 1) - 1).WebDriverKeys::ENTER);
         }
-        $this->browser->wait(10, 40)->until(fn (): bool => $this->asks(self::OPEN) !== $at, $at);
+        $this->browser->wait(self::PATIENCE, 40)->until(fn (): bool => $this->asks(self::OPEN) !== $at, $at);
     }
 
     /** What the open question asks about. */
@@ -189,7 +189,7 @@ final class HandsTest extends BrowserTestCase
     /** To whatever has the focus; once more where the page was drawn anew in between. */
     private function keys(string $keys): void
     {
-        $this->browser->wait(10, 40)->until(function () use ($keys): bool {
+        $this->browser->wait(self::PATIENCE, 40)->until(function () use ($keys): bool {
             try {
                 $this->browser->switchTo()->activeElement()->sendKeys($keys);
 
@@ -203,7 +203,7 @@ final class HandsTest extends BrowserTestCase
     /** A finger: no mouse comes near it. */
     private function tap(WebDriverBy $by): void
     {
-        $this->browser->wait(10, 40)->until(function () use ($by): bool {
+        $this->browser->wait(self::PATIENCE, 40)->until(function () use ($by): bool {
             foreach ($this->browser->findElements($by) as $element) {
                 if (!$element->isDisplayed() || !$element->isEnabled()) {
                     continue;

@@ -282,7 +282,7 @@ final class MakingTest extends BrowserTestCase
         $this->click(WebDriverBy::xpath("//*[@data-place=\"$place\"]//button[normalize-space(.)=\"Done, next\"]"));
         $this->waitForText(WebDriverBy::cssSelector("[data-place=\"$place\"]"), 'Done ');
         $this->browser
-            ->wait(10, 40)
+            ->wait(self::PATIENCE, 40)
             ->until(
                 fn (): bool => [] ===
                     $this->browser->findElements(WebDriverBy::cssSelector("[data-place=\"$place\"] [name=step-in]")),

@@ -36,7 +36,7 @@ final class PaperTest extends BrowserTestCase
         }
         $this->press('A5 folded to A6');
         $this->browser
-            ->wait(10, 40)
+            ->wait(self::PATIENCE, 40)
             ->until(
                 fn (): bool => true ===
                     $this->browser->executeScript(

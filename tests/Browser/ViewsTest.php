@@ -267,7 +267,7 @@ final class ViewsTest extends BrowserTestCase
         $now = \count($this->browser->findElements(WebDriverBy::cssSelector('[data-parting]')));
         $this->press('all year');
         $this->browser
-            ->wait(10)
+            ->wait(self::PATIENCE)
             ->until(
                 fn (): bool => \count($this->browser->findElements(WebDriverBy::cssSelector('[data-parting]'))) > $now,
             );
@@ -278,7 +278,7 @@ final class ViewsTest extends BrowserTestCase
         $this->waitForText($main, 'No kind of this flora goes by that.');
         $this->press('Drop red elder');
         $this->browser
-            ->wait(10)
+            ->wait(self::PATIENCE)
             ->until(
                 fn (): bool => 2 === \count($this->browser->findElements(WebDriverBy::cssSelector('[data-compared]'))),
             );
@@ -349,6 +349,6 @@ final class ViewsTest extends BrowserTestCase
         $this->browser->get(Servers::app().'/specie/quercus-robur');
         $this->waitForText(WebDriverBy::cssSelector('[role=alert]'), '“/specie/quercus-robur” leads nowhere');
         $this->browser->get(Servers::app().'/trees');
-        $this->browser->wait(10)->until(fn (): bool => 'Trees · Hylognosis' === $this->browser->getTitle());
+        $this->browser->wait(self::PATIENCE)->until(fn (): bool => 'Trees · Hylognosis' === $this->browser->getTitle());
     }
 }

@@ -116,7 +116,7 @@ final class YearTest extends BrowserTestCase
         self::assertGreaterThanOrEqual(9, \count($all));
         foreach (\array_slice($all, 9) as $tag) {
             $this->press("Leave $tag out");
-            $this->browser->wait(10, 40)->until(fn (): bool => !\in_array($tag, $this->tags(), true));
+            $this->browser->wait(self::PATIENCE, 40)->until(fn (): bool => !\in_array($tag, $this->tags(), true));
         }
         $nine = $this->tags();
         self::assertCount(9, $nine);
@@ -141,7 +141,7 @@ final class YearTest extends BrowserTestCase
             $met[] = $next = $this->see(WebDriverBy::cssSelector('[data-next]'))->getAttribute('data-next');
             $this->press(4 === $i ? 'Skip it' : 'Done, next');
             $this->browser
-                ->wait(10, 40)
+                ->wait(self::PATIENCE, 40)
                 ->until(
                     fn (): bool => [] ===
                         $this->browser->findElements(WebDriverBy::cssSelector("[data-next=\"$next\"]")),
@@ -174,7 +174,7 @@ final class YearTest extends BrowserTestCase
         self::assertSame([], $this->axe());
         $this->press('Give it up: 20 June 2027');
         $this->browser
-            ->wait(10, 40)
+            ->wait(self::PATIENCE, 40)
             ->until(
                 fn (): bool => [] === $this->browser->findElements(WebDriverBy::cssSelector('[data-kept="2027-06-20"]')),
             );

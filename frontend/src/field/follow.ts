@@ -8,6 +8,9 @@ export type Outcome = "all" | "away" | "signed-out" | "somebody-else";
 const RESTS_ON_ALL = new Set(["sign", "harvest"]);
 const HELD = "It is held back: an entry before it, of the same examination, was not taken.";
 
+/** Milliseconds after which a request that nothing answers counts as out of reach: a picture over a thin line takes long. */
+const LONGEST = 90_000;
+
 let under: Promise<Outcome> | null = null;
 const handed = new Set<() => void>();
 /** Told whenever something has been handed in, or nobody is signed in to hand it in. */
@@ -101,6 +104,7 @@ async function send(entry: Waiting): Promise<string | null | "away" | "signed-ou
     response = await fetch(entry.url, {
       method: entry.method,
       body: entry.body,
+      signal: AbortSignal.timeout(LONGEST),
       headers: {
         "X-CSRF-Token": "csrf-token",
         Accept: "application/json",
@@ -122,7 +126,7 @@ async function send(entry: Waiting): Promise<string | null | "away" | "signed-ou
 export async function anew(id: string): Promise<void> {
   if (!isTaken()) return;
   try {
-    const response = await fetch(`/api/field/taken/${id}`, { headers: { Accept: "application/json" } });
+    const response = await fetch(`/api/field/taken/${id}`, { headers: { Accept: "application/json" }, signal: AbortSignal.timeout(LONGEST) });
     if (!response.ok) return;
     const taken = (await response.json()) as Schemas["TakenExaminationView"];
     const store = await db();
