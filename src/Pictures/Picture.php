@@ -9,6 +9,7 @@ use App\Batches\Batch;
 use App\Examine\ExaminationRecord;
 use App\Examine\ScoreRecord;
 use App\Harvest\HarvestRecord;
+use App\Health\TreeSign;
 use App\Storage\DayType;
 use App\Trees\SitePermission;
 use App\Trees\Specimen;
@@ -22,6 +23,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity(repositoryClass: PictureRepository::class)]
 #[ORM\Table(name: 'picture')]
 #[ORM\Index(name: 'picture_hash', columns: ['hash'])]
+#[ORM\Index(name: 'picture_sign', columns: ['sign_id'])]
 class Picture
 {
     #[ORM\Id]
@@ -45,6 +47,10 @@ class Picture
 
     #[ORM\ManyToOne]
     public ?SitePermission $permission = null;
+
+    /** A sign of illness that was seen on its tree, and is to be seen in it. */
+    #[ORM\ManyToOne]
+    public ?TreeSign $sign = null;
 
     #[ORM\Column(length: 300)]
     public string $caption = '';

@@ -15,6 +15,7 @@ use App\Examine\ExaminationVoter;
 use App\Examine\ScoreRecord;
 use App\Harvest\HarvestRecord;
 use App\Harvest\HarvestRepository;
+use App\Health\TreeSign;
 use App\Pictures\Input\NewPicture;
 use App\Pictures\Input\PictureChange;
 use App\Pictures\View\PictureView;
@@ -150,6 +151,7 @@ final class PictureController extends ApiController
                         $input->harvest,
                         $input->batch,
                         $input->permission,
+                        $input->sign,
                     ],
                     [''],
                 ),
@@ -157,7 +159,7 @@ final class PictureController extends ApiController
         ) {
             throw Refused::field(
                 'tree',
-                'Say what it is a picture of: one tree, score, examination, harvest, batch or permission.',
+                'Say what it is a picture of: one tree, score, examination, harvest, batch, permission or sign.',
             );
         }
         $bytes = $request->getContent();
@@ -326,6 +328,13 @@ final class PictureController extends ApiController
             $picture->permission =
                 $entities->find(SitePermission::class, $input->permission) ??
                 throw Refused::field('permission', 'There is no such permission.');
+        }
+        if ('' !== $input->sign) {
+            $sign = $entities->find(TreeSign::class, $input->sign);
+            if (null === $sign || null !== $sign->takenBackAt) {
+                throw Refused::field('sign', 'There is no such sign.');
+            }
+            [$picture->sign, $picture->specimen] = [$sign, $sign->specimen];
         }
     }
 

@@ -308,11 +308,22 @@ final class GroundApiTest extends ApiTestCase
         self::assertStringContainsString('in the EU', self::text($told, 'seen.0.sign.notifiable'));
         $this->call('POST', $tree, ['id' => Uuid::v4()->toRfc4122(), 'sign' => 'the-blues']);
         self::assertResponseStatusCodeSame(422);
+        $this->client->request(
+            'POST',
+            '/api/pictures?sign='.$id,
+            server: ['HTTP_X_CSRF_TOKEN' => 'csrf-token', 'CONTENT_TYPE' => 'image/jpeg'],
+            content: (string) file_get_contents(\dirname(__DIR__, 2).'/demo/camera/leaf-on-squares.jpg'),
+        );
+        self::assertResponseIsSuccessful();
+        $pictures = $this->call('GET', '/api/specimens/'.$this->tree('M-10').'/pictures');
+        self::assertContains($id, array_column($pictures, 'sign'), 'it stands with its tree too');
         $this->signIn('ida');
         $this->call('DELETE', $tree.'/'.$id);
         self::assertResponseStatusCodeSame(403);
         $this->signIn('marta');
         self::assertSame([], $this->call('DELETE', $tree.'/'.$id)['seen']);
+        $this->call('POST', '/api/pictures?sign='.$id, []);
+        self::assertResponseStatusCodeSame(422, 'of what was taken back no picture is added');
     }
 
     public function testSpreadingKeepingAndLivingWithIt(): void

@@ -87,7 +87,7 @@ final class BordersTest
         'Pastures' => ['Account', 'Clock', 'Exchange', 'Library', 'Storage', 'Survey', 'Trees', 'Web'],
         'Storm' => ['Account', 'Clock', 'Library', 'Pastures', 'Storage', 'Survey', 'Trees', 'Weather', 'Web'],
         'Map' => ['Account', 'Clock', 'Examine', 'Exchange', 'Library', 'Storage', 'Trees', 'Web'],
-        'Pictures' => ['Account', 'Batches', 'Clock', 'Examine', 'Harvest', 'Library', 'Storage', 'Trees', 'Web'],
+        'Pictures' => ['Account', 'Batches', 'Clock', 'Examine', 'Harvest', 'Health', 'Library', 'Storage', 'Trees', 'Web'],
         'Exchange' => [
             'Account',
             'Clock',

@@ -7,6 +7,7 @@ namespace App\Tests\Browser;
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverElement;
+use Facebook\WebDriver\WebDriverKeys;
 
 /** A place walked and printed, a pasture with six cows and a cherry hedge, and the morning after a gale of 95 km/h. */
 final class GroundTest extends BrowserTestCase
@@ -142,6 +143,7 @@ final class GroundTest extends BrowserTestCase
         $this->see(WebDriverBy::name('pasture-name'))->sendKeys('Knoll');
         $this->click(WebDriverBy::xpath('//form[@aria-label="A pasture"]//button[normalize-space(.)="goats"]'));
         $this->see(WebDriverBy::name('heads'))->sendKeys('4');
+        $this->click(WebDriverBy::xpath('//summary[contains(., "enter their numbers")]'));
         foreach ([['47,1220', '15,3420'], ['47,1240', '15,3420'], ['47,1240', '15,3450']] as [$latitude, $longitude]) {
             $this->see(WebDriverBy::name('corner-latitude'))->sendKeys($latitude);
             $this->see(WebDriverBy::name('corner-longitude'))->sendKeys($longitude);
@@ -159,6 +161,63 @@ final class GroundTest extends BrowserTestCase
                 fn (): bool => [] ===
                     $this->browser->findElements(WebDriverBy::cssSelector('[data-pasture="Knoll"]')),
             );
+        self::assertSame([], $this->consoleErrors());
+    }
+
+    public function testAFenceIsDrawnWithThePointerAndWithKeysAndTakenBack(): void
+    {
+        $this->signIn('Marta Ellinger');
+        $this->browser->get(Servers::app().'/pastures');
+        $this->press('Enter a pasture');
+        $this->see(WebDriverBy::name('pasture-name'))->sendKeys('Drawn');
+        $this->see(WebDriverBy::name('heads'))->sendKeys('2');
+        $this->put('[name="pasture-site"]', $this->site('Mill meadow'));
+        $map = $this->see(WebDriverBy::cssSelector('[data-edge-drawing]'));
+        $this->browser->executeScript('arguments[0].scrollIntoView({block: "center"})', [$map]);
+        $this->waitForText(WebDriverBy::cssSelector('[data-edge-drawing]'), 'M-07');
+        $size = $map->getSize();
+        [$left, $up] = [intdiv($size->getWidth(), 4), intdiv($size->getHeight(), 4)];
+        $press = fn (int $x, int $y) => $this->browser
+            ->action()
+            ->moveToElement($map, $x, $y) // from its middle
+            ->click()
+            ->perform();
+        $said = fn (string $words) => $this->waitForText(WebDriverBy::cssSelector('[data-edge-size]'), $words);
+        $press(-$left, -$up);
+        $press($left, -$up);
+        $said('2 of at least 3 corners');
+        $press($left, $up);
+        $said('3 corners, ');
+        $before = $map->findElement(WebDriverBy::cssSelector('[data-pulled="1"]'))->getAttribute('aria-label');
+        $this->browser
+            ->action()
+            ->moveToElement($map, $left, -$up)
+            ->clickAndHold()
+            ->moveByOffset(-20, 10)
+            ->moveByOffset(-20, 10)
+            ->release()
+            ->perform();
+        $corner = static fn (): string => (string) $map
+            ->findElement(WebDriverBy::cssSelector('[data-pulled="1"]'))
+            ->getAttribute('aria-label');
+        $this->browser->wait(self::PATIENCE, 40)->until(static fn (): bool => $corner() !== $before, 'it was pulled');
+        $pulled = $corner();
+        $map->findElement(WebDriverBy::cssSelector('[data-pulled="1"]'))->sendKeys(WebDriverKeys::ARROW_UP);
+        $this->browser->wait(self::PATIENCE, 40)->until(static fn (): bool => $corner() !== $pulled, 'moved by a key');
+        $this->browser->executeScript('arguments[0].focus()', [$map]);
+        $map->sendKeys([WebDriverKeys::ARROW_UP, WebDriverKeys::ENTER]);
+        $said('4 corners, ');
+        $this->press('Take the last back');
+        $said('3 corners, ');
+        $this->press('the gate');
+        $press(0, -$up);
+        $said('with a gate');
+        self::assertSame([], $this->axe());
+        $this->press('Keep the pasture');
+        $this->waitForText(WebDriverBy::cssSelector('[data-pasture="Drawn"]'), '2 cattle, 600 kg each');
+        $this->waitForText(WebDriverBy::cssSelector('[data-pasture="Drawn"]'), 'M-0');
+        $this->click(WebDriverBy::xpath('//*[@data-pasture="Drawn"]//button[normalize-space(.)="Change"]'));
+        $this->press('Not grazed any more');
         self::assertSame([], $this->consoleErrors());
     }
 

@@ -3996,6 +3996,11 @@ export interface components {
              */
             permission?: string;
             /**
+             * @description id of a sign of illness that was told of, which it shows
+             * @default
+             */
+            sign?: string;
+            /**
              * @description what it shows
              * @default
              */
@@ -7357,6 +7362,8 @@ export interface components {
             harvest?: string | null;
             /** @description id of the permission it is the paper of */
             permission?: string | null;
+            /** @description id of the sign of illness it shows, as it was told */
+            sign?: string | null;
             /**
              * Format: float
              * @description of what lies in it; null where nobody has laid a known length in
@@ -13358,6 +13365,8 @@ export interface operations {
                 batch?: string;
                 /** @description id of what an owner said, of which it is the paper */
                 permission?: string;
+                /** @description id of a sign of illness that was told of, which it shows */
+                sign?: string;
                 /** @description what it shows */
                 caption?: string;
                 /** @description day, YYYY-MM-DD; null: today */

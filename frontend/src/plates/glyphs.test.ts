@@ -13,9 +13,11 @@ describe("drawings", () => {
     expect(keys.length).toBeGreaterThan(150);
     expect(keys.filter((key) => drawing(key) === null)).toEqual([]);
   });
-  it("every file is a drawing of the flora or the glossary, and closes what it opens", () => {
+  it("every file is a drawing of the flora, the glossary or a sign of illness, and closes what it opens", () => {
     const flora = ["characters", "glossary"].map((name) => readFileSync(`${import.meta.dirname}/../../../flora/${name}.yaml`, "utf8")).join("");
-    const used = new Set([...flora.matchAll(/drawing: "?([a-z-]+)/g)].map((match) => match[1]));
+    const signs = [...readFileSync(`${import.meta.dirname}/../../../flora/health.yaml`, "utf8").matchAll(/\{id: ([a-z-]+), of: /g)];
+    expect(signs.filter(([, id]) => drawing(`ill-${id}`) === null)).toEqual([]);
+    const used = new Set([...[...flora.matchAll(/drawing: "?([a-z-]+)/g)].map((match) => match[1]), ...signs.map(([, id]) => `ill-${id}`)]);
     expect(markKeys().length).toBeGreaterThan(300);
     expect(markKeys().filter((key) => !used.has(key))).toEqual([]);
     for (const key of markKeys()) {

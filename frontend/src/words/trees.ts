@@ -45,6 +45,13 @@ export function distanceWords(metres: number, units: string): string {
     ? `${Math.round(metres < 100 ? metres : Math.round(metres / 5) * 5)} m`
     : `${(metres / 1000).toFixed(metres < 10_000 ? 1 : 0)} km`;
 }
+/** A piece of ground, from square metres. */
+export function groundWords(squareMetres: number, units: string): string {
+  const [small, large, factor, few] = units === "imperial" ? ["sq ft", "acres", 4046.8564224, 0.25] : ["m²", "ha", 10_000, 0.5];
+  const many = squareMetres / (factor as number);
+  if (many < (few as number)) return `${Math.round((units === "imperial" ? squareMetres / 0.09290304 : squareMetres) / 10) * 10} ${small}`;
+  return `${many.toFixed(many < 10 ? 2 : many < 100 ? 1 : 0)} ${large}`;
+}
 /** A length of a tree, from metres. */
 export const treeLength = (metres: number, units: string): string =>
   units === "imperial" ? `${(metres / 0.3048).toFixed(1)} ft` : `${metres.toFixed(1)} m`;

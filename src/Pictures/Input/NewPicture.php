@@ -18,6 +18,7 @@ final readonly class NewPicture
      * @param string      $harvest    id of a harvest it shows
      * @param string      $batch      id of something that is made, which it shows
      * @param string      $permission id of what an owner said, of which it is the paper
+     * @param string      $sign       id of a sign of illness that was told of, which it shows
      * @param string      $caption    what it shows
      * @param string|null $takenOn    day, YYYY-MM-DD; null: today
      */
@@ -28,6 +29,7 @@ final readonly class NewPicture
         #[Assert\AtLeastOneOf([new Assert\Blank(), new Assert\Uuid()])] public string $harvest = '',
         #[Assert\AtLeastOneOf([new Assert\Blank(), new Assert\Uuid()])] public string $batch = '',
         #[Assert\AtLeastOneOf([new Assert\Blank(), new Assert\Uuid()])] public string $permission = '',
+        #[Assert\AtLeastOneOf([new Assert\Blank(), new Assert\Uuid()])] public string $sign = '',
         #[Assert\Length(max: 300)] #[PlainText] public string $caption = '',
         #[Day] public ?string $takenOn = null,
     ) {

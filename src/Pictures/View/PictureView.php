@@ -22,6 +22,7 @@ final readonly class PictureView
      * @param string|null $examination         id of the examination it belongs to
      * @param string|null $harvest             id of the harvest it shows
      * @param string|null $permission          id of the permission it is the paper of
+     * @param string|null $sign                id of the sign of illness it shows, as it was told
      * @param float|null  $pixelsPerMillimetre of what lies in it; null where nobody has laid a known length in
      * @param bool        $removed             it was taken away, and can be put back
      */
@@ -37,6 +38,7 @@ final readonly class PictureView
         public ?string $examination,
         public ?string $harvest,
         public ?string $permission,
+        public ?string $sign,
         public ?float $pixelsPerMillimetre,
         public bool $removed,
     ) {
@@ -56,6 +58,7 @@ final readonly class PictureView
             $picture->examination?->id,
             $picture->harvest?->id,
             $picture->permission?->id,
+            $picture->sign?->id,
             $picture->pixelsPerMillimetre,
             null !== $picture->removedAt,
         );

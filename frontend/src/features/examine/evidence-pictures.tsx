@@ -5,7 +5,7 @@ import { picturesQuery } from "../../api/queries";
 import { Button, Dialog } from "../../ui/controls";
 import { dayWords } from "../../words/text";
 import { MeasureOn } from "../pictures/measure-on";
-import { AddPicture } from "../pictures/pictures";
+import { AddPicture, Thumbs } from "../pictures/pictures";
 import { useBench } from "./bench";
 
 /** Pictures that are evidence of a score: shown small, and added to it. */
@@ -16,16 +16,7 @@ export function ScorePictures({ score }: { score: Schemas["ScoreView"] }) {
   if (locked && own.length === 0) return null;
   return (
     <div className="flex flex-wrap items-center gap-2">
-      {own.map((p) => (
-        <a key={p.id} href={`/api/pictures/${p.id}/full`} target="_blank" rel="noreferrer">
-          <img
-            src={`/api/pictures/${p.id}/thumb`}
-            alt={p.caption || `Picture of ${dayWords(p.takenOn)}`}
-            className="h-16 border border-ink"
-            loading="lazy"
-          />
-        </a>
-      ))}
+      <Thumbs pictures={own} />
       {!locked && (
         <AddPicture of={{ score: score.id }} onAdded={() => void queries.invalidateQueries({ queryKey: ["tree", e.specimen.id, "pictures"] })} />
       )}

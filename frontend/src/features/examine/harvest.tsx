@@ -4,7 +4,7 @@ import { Button, Dialog, Trouble } from "../../ui/controls";
 import { quotaWords } from "../../words/harvest";
 import { capital } from "../../words/text";
 import { asSent, HarvestFields, nothingTyped } from "../harvest/fields";
-import { LastTime } from "../harvest/last-time";
+import { LastTime, useLastTime } from "../harvest/last-time";
 import { useBench } from "./bench";
 
 /** Only a cleared gate brings one here; the server asks the gate again before it stores anything. What was typed stays while it is closed. */
@@ -13,6 +13,7 @@ export function HarvestDialog({ open, close }: { open: boolean; close: () => voi
   const { harvest } = act;
   const { claim } = e;
   const [typed, setTyped] = useState(() => nothingTyped(system, claim?.measuredIn));
+  const last = useLastTime(claim?.taxon ?? "", claim?.label ?? "");
   const fields = harvest.error instanceof Problem ? harvest.error.fields : {};
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -32,7 +33,7 @@ export function HarvestDialog({ open, close }: { open: boolean; close: () => voi
     >
       {claim?.allowed != null && <p className="mb-3 border-l-4 border-ochre pl-2 font-semibold">{quotaWords(claim.allowed, claim.used)}</p>}
       {claim?.bears && <p className="mb-3 text-sm">A full-grown tree gives one person {claim.bears} in a good year.</p>}
-      {claim && <LastTime taxon={claim.taxon} part={claim.label} />}
+      {claim && <LastTime {...last} />}
       <form onSubmit={submit} className="space-y-3">
         <HarvestFields system={system} typed={typed} onChange={setTyped} fields={fields} />
         {claim && claim.preparation.length > 0 && (

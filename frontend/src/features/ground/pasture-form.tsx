@@ -2,12 +2,14 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { client, type Schemas, unwrap } from "../../api/client";
 import { newId } from "../../api/id";
-import { sitesQuery, useSession } from "../../api/queries";
+import { pasturesQuery, sitesQuery, useSession } from "../../api/queries";
 import { Button, Choice, Field, fieldClass, Trouble } from "../../ui/controls";
 import { NumberInput } from "../../ui/number-input";
 import { parseDecimal } from "../../words/numbers";
 import { ANIMALS, massUnit, usualMass } from "../../words/stock";
 import { HereButton } from "../devices/where";
+import { useEdge } from "../map/edge";
+import { EdgeDrawing } from "../map/edge-drawing";
 import { CornerList } from "../trees/boundary";
 
 type Pasture = Schemas["PastureView"];
@@ -25,8 +27,9 @@ export function PastureForm({ pasture, onKept }: { pasture: Pasture | null; onKe
   const [each, setEach] = useState(pasture ? String(Number((pasture.grams / grams).toPrecision(4))) : usualMass("cattle", imperial));
   const [from, setFrom] = useState(pasture?.grazed[0]?.from ?? "");
   const [to, setTo] = useState(pasture?.grazed[0]?.to ?? "");
-  const [corners, setCorners] = useState<[number, number][]>((pasture?.corners ?? []) as [number, number][]);
-  const [gate, setGate] = useState<number[]>(pasture?.gate ?? []);
+  const edge = useEdge(pasture?.corners ?? [], pasture?.gate);
+  const { corners, gate } = edge;
+  const others = useQuery(pasturesQuery("")).data?.pastures.filter((other) => other.id !== id);
   const [said, setSaid] = useState("");
   const keep = useMutation({
     mutationFn: (body: Schemas["PastureInput"]) => unwrap(client.PUT("/api/pastures/{id}", { params: { path: { id } }, body })),
@@ -45,7 +48,16 @@ export function PastureForm({ pasture, onKept }: { pasture: Pasture | null; onKe
     setSaid("");
     // other stretches of the year that a file brought stay as they are
     const grazed = from && to ? [{ from, to }, ...(pasture?.grazed.slice(1) ?? [])] : [];
-    keep.mutate({ name, siteId: site || (sites.data?.[0]?.id ?? ""), corners, animal, number: Math.round(heads), grams: mass * grams, gate, grazed });
+    keep.mutate({
+      name,
+      siteId: site || (sites.data?.[0]?.id ?? ""),
+      corners,
+      animal,
+      number: Math.round(heads),
+      grams: mass * grams,
+      gate: gate ?? [],
+      grazed,
+    });
   };
   return (
     <form onSubmit={submit} className="space-y-3" aria-label="A pasture">
@@ -94,14 +106,17 @@ export function PastureForm({ pasture, onKept }: { pasture: Pasture | null; onKe
         </Field>
       </div>
       <h3 className="font-bold">The fence</h3>
-      <CornerList corners={corners} onChange={setCorners} />
-      <div className="flex flex-wrap items-center gap-3">
-        <HereButton label="The gate is where I stand" onFound={(spot) => setGate([spot.longitude, spot.latitude])} />
-        <span className="text-sm text-faded">
-          {gate.length === 2 ? `Gate at ${gate[1]?.toFixed(5)}°, ${gate[0]?.toFixed(5)}°` : "No gate is known: on a round the fence is climbed."}
-        </span>
-        {gate.length === 2 && <Button onClick={() => setGate([])}>No gate</Button>}
-      </div>
+      <EdgeDrawing edge={edge} site={site || (sites.data?.[0]?.id ?? "")} others={others} gated units={imperial ? "imperial" : "metric"} />
+      <details>
+        <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">Walk the corners, or enter their numbers</summary>
+        <CornerList corners={corners} onChange={(next) => edge.draw({ corners: next })} />
+        <HereButton label="The gate is where I stand" onFound={(spot) => edge.draw({ gate: [spot.longitude, spot.latitude] })} />
+        {gate && (
+          <p className="text-sm text-faded">
+            Gate at {gate[1].toFixed(5)}°, {gate[0].toFixed(5)}°
+          </p>
+        )}
+      </details>
       {said && (
         <p role="alert" className="text-berry">
           {said}

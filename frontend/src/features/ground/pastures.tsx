@@ -61,8 +61,9 @@ export default function Pastures() {
       </div>
       {pastures.length === 0 && (
         <p className="mt-6">
-          No pasture is entered. {mayChange ? "Walk its fence corner by corner, or bring in a GeoJSON file." : "An instructor enters them."} Until
-          then no tree is held against animals.
+          No pasture is entered.{" "}
+          {mayChange ? "Draw its fence or walk it corner by corner, or bring in a GeoJSON file." : "An instructor enters them."} Until then no tree is
+          held against animals.
         </p>
       )}
       {pastures.map((p) => (

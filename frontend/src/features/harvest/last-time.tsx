@@ -3,10 +3,16 @@ import { Link } from "react-router";
 import { batchesOfKindQuery, harvestsQuery } from "../../api/queries";
 import { capital, dayWords } from "../../words/text";
 
+/** Fetched before it is shown, so that nothing moves under the thumb when it comes. */
+export function useLastTime(taxon: string, part: string) {
+  const enabled = taxon !== "";
+  const harvests = useQuery({ ...harvestsQuery("kind", taxon), enabled }).data?.harvests.filter((h) => h.part === part) ?? [];
+  const made = (useQuery({ ...batchesOfKindQuery(taxon), enabled }).data ?? []).filter((b) => b.note !== "");
+  return { harvests, made };
+}
+
 /** What the school learnt of it before: where it is needed, at the next harvest. */
-export function LastTime({ taxon, part }: { taxon: string; part: string }) {
-  const harvests = useQuery(harvestsQuery("kind", taxon)).data?.harvests.filter((h) => h.part === part) ?? [];
-  const made = (useQuery(batchesOfKindQuery(taxon)).data ?? []).filter((b) => b.note !== "");
+export function LastTime({ harvests, made }: ReturnType<typeof useLastTime>) {
   const [last] = harvests;
   const notes = harvests.filter((h) => h.note !== "").slice(0, 3);
   if (!last && made.length === 0) return null;

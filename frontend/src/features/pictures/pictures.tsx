@@ -45,7 +45,7 @@ export function Pictures({ of, mayAdd, title }: { of: { tree: string } | { harve
                 loading="lazy"
               />
               <span className="block text-sm text-faded">
-                {p.score ? "to a score, " : p.harvest ? "to a harvest, " : ""}
+                {p.score ? "to a score, " : p.harvest ? "to a harvest, " : p.sign ? "of a sign of illness, " : ""}
                 {dayWords(p.takenOn)}
               </span>
             </button>
@@ -77,6 +77,20 @@ export function Pictures({ of, mayAdd, title }: { of: { tree: string } | { harve
       )}
     </section>
   );
+}
+
+/** Pictures small, each opened whole by a press. */
+export function Thumbs({ pictures }: { pictures: Picture[] }) {
+  return pictures.map((p) => (
+    <a key={p.id} href={`/api/pictures/${p.id}/full`} target="_blank" rel="noreferrer">
+      <img
+        src={`/api/pictures/${p.id}/thumb`}
+        alt={p.caption || `Picture of ${dayWords(p.takenOn)}`}
+        className="h-16 border border-ink"
+        loading="lazy"
+      />
+    </a>
+  ));
 }
 
 /** From a file or this device's camera, or from the camera that stands in for one. */

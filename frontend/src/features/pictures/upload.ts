@@ -1,6 +1,13 @@
 import { ask, Problem, type Schemas } from "../../api/client";
 
-export type Of = { tree: string } | { score: string } | { examination: string } | { harvest: string } | { batch: string } | { permission: string };
+export type Of =
+  | { tree: string }
+  | { score: string }
+  | { examination: string }
+  | { harvest: string }
+  | { batch: string }
+  | { permission: string }
+  | { sign: string };
 
 /** Sends the file itself: the server draws it anew, and what the camera wrote beside it stays behind. */
 export async function addPicture(of: Of, file: Blob, caption: string, takenOn: string | null): Promise<Schemas["PictureView"]> {

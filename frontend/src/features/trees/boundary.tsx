@@ -2,10 +2,13 @@ import { useMutation } from "@tanstack/react-query";
 import { geoMercator, geoPath } from "d3-geo";
 import { useMemo, useState } from "react";
 import { client, type Schemas, unwrap } from "../../api/client";
+import { useSession } from "../../api/queries";
 import { Button, Dialog, Field, Trouble } from "../../ui/controls";
 import { NumberInput } from "../../ui/number-input";
 import { parseDecimal } from "../../words/numbers";
 import { HereButton, type Spot } from "../devices/where";
+import { useEdge } from "../map/edge";
+import { EdgeDrawing } from "../map/edge-drawing";
 
 type Page = Schemas["SitePageView"];
 type Corner = [number, number];
@@ -29,7 +32,8 @@ export function Boundary({ page, onKept }: { page: Page; onKept: (page: Page) =>
         open={drawing}
         onOpenChange={setDrawing}
         title={`The boundary of ${page.site.name}`}
-        description="Walk along the edge and mark each corner, in the order you come to them; or enter them from the land register."
+        description="Draw it on the ground corner by corner; or walk along it, or enter it from the land register."
+        wide
       >
         <Corners
           page={page}
@@ -44,7 +48,9 @@ export function Boundary({ page, onKept }: { page: Page; onKept: (page: Page) =>
 }
 
 function Corners({ page, onKept }: { page: Page; onKept: (page: Page) => void }) {
-  const [corners, setCorners] = useState(page.boundary as Corner[]);
+  const edge = useEdge(page.boundary);
+  const { corners } = edge;
+  const units = useSession().data?.user?.units ?? "metric";
   const keep = useMutation({
     mutationFn: () => unwrap(client.PUT("/api/sites/{id}/boundary", { params: { path: { id: page.site.id } }, body: { corners } })),
     onSuccess: onKept,
@@ -52,7 +58,11 @@ function Corners({ page, onKept }: { page: Page; onKept: (page: Page) => void })
   const few = corners.length > 0 && corners.length < 3;
   return (
     <div className="space-y-3">
-      <CornerList corners={corners} onChange={setCorners} />
+      <EdgeDrawing edge={edge} site={page.site.id} units={units} />
+      <details>
+        <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">Walk the corners, or enter their numbers</summary>
+        <CornerList corners={corners} onChange={(next) => edge.draw({ corners: next })} />
+      </details>
       {few && <p className="text-sm text-faded">At least three corners make a boundary.</p>}
       {keep.error && <Trouble error={keep.error} />}
       <Button tone="ink" disabled={few || keep.isPending} onClick={() => keep.mutate()}>
@@ -77,7 +87,6 @@ export function CornerList({ corners, onChange }: { corners: Corner[]; onChange:
   };
   return (
     <>
-      {corners.length > 1 && <Shape corners={corners} />}
       <ol className="text-sm" aria-label="Corners">
         {corners.map(([longitude, latitude], i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a corner is where it stands in the row

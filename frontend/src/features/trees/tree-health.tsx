@@ -2,10 +2,12 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { client, type Schemas, unwrap } from "../../api/client";
 import { newId } from "../../api/id";
-import { treeHealthQuery, treeStormsQuery } from "../../api/queries";
+import { picturesQuery, treeHealthQuery, treeStormsQuery } from "../../api/queries";
+import { Glyph } from "../../plates/glyphs";
 import { Button, Dialog, Field, fieldClass, Trouble } from "../../ui/controls";
 import { ARBORIST, ENDED, FINDING } from "../../words/ground";
 import { dayWords } from "../../words/text";
+import { AddPicture, Thumbs } from "../pictures/pictures";
 
 /** Signs of illness seen on a tree, and how it came through storms. */
 export function TreeHealth({ id, mayTell }: { id: string; mayTell: boolean }) {
@@ -13,6 +15,7 @@ export function TreeHealth({ id, mayTell }: { id: string; mayTell: boolean }) {
   const storms = useQuery(treeStormsQuery(id));
   const queries = useQueryClient();
   const [telling, setTelling] = useState(false);
+  const pictures = useQuery(picturesQuery({ tree: id })).data ?? [];
   const kept = (next: Schemas["TreeHealthView"]) => queries.setQueryData(["tree", id, "health"], next);
   const undo = useMutation({
     mutationFn: (sign: string) => unwrap(client.DELETE("/api/specimens/{id}/health/{sign}", { params: { path: { id, sign } } })),
@@ -24,7 +27,8 @@ export function TreeHealth({ id, mayTell }: { id: string; mayTell: boolean }) {
     <>
       <ul>
         {health.data.seen.map((s) => (
-          <li key={s.id} className="rule-b py-2">
+          <li key={s.id} className="rule-b flow-root py-2">
+            <Glyph name={`ill-${s.sign.id}`} className="float-left mr-3 text-ink" />
             <span className="flex flex-wrap items-baseline gap-x-3">
               <strong>{s.sign.name}</strong>
               <span>{s.isSeen ? "seen" : "looked for and not seen"}</span>
@@ -49,6 +53,18 @@ export function TreeHealth({ id, mayTell }: { id: string; mayTell: boolean }) {
               </span>
             )}
             {s.isSeen && <span className="block text-sm text-faded">{s.sign.hygiene}</span>}
+            {s.isSeen && (
+              <span className="mt-1 flex flex-wrap items-center gap-2">
+                <Thumbs pictures={pictures.filter((p) => p.sign === s.id)} />
+                {mayTell && (
+                  <AddPicture
+                    of={{ sign: s.id }}
+                    label="Add a picture of it"
+                    onAdded={() => void queries.invalidateQueries({ queryKey: ["tree", id, "pictures"] })}
+                  />
+                )}
+              </span>
+            )}
           </li>
         ))}
         {(storms.data ?? []).map((s) => (
@@ -74,7 +90,7 @@ export function TreeHealth({ id, mayTell }: { id: string; mayTell: boolean }) {
         open={telling}
         onOpenChange={setTelling}
         title="Signs of illness"
-        description="What is looked for on such a tree. Nobody judges here whether it stands safe."
+        description="What is looked for on such a tree. The drawings show the sign, not your tree. Nobody judges here whether it stands safe."
         wide
       >
         <Tell
@@ -99,14 +115,15 @@ function Tell({ id, known, onKept }: { id: string; known: Schemas["SignView"][];
   });
   return (
     <div className="space-y-3">
-      <Field label="Note" hint="Where on it, how much. A picture says more: put one in with the tree.">
+      <Field label="Note" hint="Where on it, how much. A picture says more: add one to the sign once it is told.">
         <input className={fieldClass} name="sign-note" maxLength={300} value={note} onChange={(e) => setNote(e.target.value)} />
       </Field>
       {tell.error && <Trouble error={tell.error} />}
       <ul>
         {known.map((s) => (
-          <li key={s.id} className="rule-b flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
-            <div className="min-w-60 flex-1">
+          <li key={s.id} className="rule-b flex flex-wrap items-center gap-x-4 gap-y-1 py-2" data-sign={s.id}>
+            <Glyph name={`ill-${s.id}`} size={80} className="shrink-0" />
+            <div className="min-w-52 flex-1">
               <strong>{s.name}</strong>
               {s.notifiable && <span className="text-sm font-semibold text-berry"> · to be reported {s.notifiable}</span>}
               <span className="block text-sm">{s.see}</span>
