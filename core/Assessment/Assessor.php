@@ -79,6 +79,7 @@ final readonly class Assessor
                 $inquiry->seconds,
             ),
             person: $inquiry->person,
+            trust: $inquiry->trust,
         );
         $contrast = Contrast::of($identification->compiled, $inquiry->claim->taxon->id);
         $aim = $inquiry->covered

@@ -6,6 +6,7 @@ namespace Hylognosis\Assessment;
 
 use Hylognosis\Clearance\Claim;
 use Hylognosis\Clearance\PlaceTerms;
+use Hylognosis\Clearance\Trust;
 use Hylognosis\Examination\Examination;
 use Hylognosis\Flora\Instrument;
 use Hylognosis\Flora\Reach;
@@ -21,6 +22,7 @@ final readonly class Inquiry
      * @param string                  $person  who made the examination; empty where nobody says
      * @param bool                    $covered the examiner does not know what is hoped for, and must not learn it from
      *                                         what is suggested
+     * @param Trust|null              $trust   what the examiner has earned, if he is a learner
      */
     public function __construct(
         public Examination $examination,
@@ -39,6 +41,7 @@ final readonly class Inquiry
         ],
         public string $person = '',
         public bool $covered = false,
+        public ?Trust $trust = null,
     ) {
     }
 }

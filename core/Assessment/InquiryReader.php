@@ -9,6 +9,7 @@ use Hylognosis\Clearance\ConditionAnswer;
 use Hylognosis\Clearance\LastWord;
 use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Clearance\Quota;
+use Hylognosis\Clearance\Trust;
 use Hylognosis\Document\DocumentError;
 use Hylognosis\Document\Node;
 use Hylognosis\Examination\Certainty;
@@ -54,6 +55,7 @@ final readonly class InquiryReader
             'claim',
             'second',
             'seconds',
+            'trust',
         ]);
         $date = $this->date($root, 'date');
         $stage = $root->has('stage') ? $root->word('stage', LifeStage::class) : LifeStage::Mature;
@@ -74,7 +76,26 @@ final readonly class InquiryReader
             self::words($root, 'reach', Reach::class, [Reach::Ground, Reach::Hand, Reach::Binoculars, Reach::Cut]),
             self::words($root, 'kit', Instrument::class, Instrument::cases()),
             $root->optionalText('by'),
+            trust: $root->has('trust') ? $this->trust($flora, $root->child('trust')) : null,
         );
+    }
+
+    /** What a learner has earned. */
+    private function trust(Flora $flora, Node $node): Trust
+    {
+        $node->onlyKnows(['taxon', 'part', 'from', 'until']);
+        try {
+            $taxon = $flora->taxon($node->text('taxon'));
+
+            return new Trust(
+                $taxon->id,
+                $taxon->part($node->text('part'))->id,
+                $this->date($node, 'from'),
+                $this->date($node, 'until'),
+            );
+        } catch (UnknownEntry $e) {
+            throw DocumentError::at($node->path, $e->getMessage());
+        }
     }
 
     /** What the owner and the rules of the place allow; what is not said there is not allowed. */

@@ -48,6 +48,14 @@ final readonly class InquiryWriter
             'observations' => self::observations($examination),
             'seconds' => array_map(self::second(...), $inquiry->seconds),
         ];
+        if (null !== $inquiry->trust) {
+            $document['trust'] = [
+                'taxon' => $inquiry->trust->taxon,
+                'part' => $inquiry->trust->part,
+                'from' => CalendarDay::iso($inquiry->trust->from),
+                'until' => CalendarDay::iso($inquiry->trust->until),
+            ];
+        }
         if (null !== $inquiry->claim) {
             $document['claim'] = self::claim($inquiry->claim);
         }

@@ -26,6 +26,7 @@ final readonly class Dossier
      * @param list<SecondLook> $seconds      all other examinations of this specimen made to answer this one
      * @param bool             $sameSpecimen the examination was made on the tree the part is to be taken from
      * @param string           $person       who made it; empty where nobody says
+     * @param Trust|null       $trust        what its examiner has earned, if he is a learner; none of the second looks
      */
     public function __construct(
         public Claim $claim,
@@ -36,6 +37,7 @@ final readonly class Dossier
         public array $seconds = [],
         public bool $sameSpecimen = true,
         public string $person = '',
+        public ?Trust $trust = null,
     ) {
         $this->dangers = self::dangersBut($identification, $claim, $phenology);
     }

@@ -11,7 +11,7 @@ use Hylognosis\Identification\RequiredList;
 use Hylognosis\Reason\Reason;
 
 /**
- * Point 8. The examiner may decide: a learner's examination never clears. Where taking the wrong tree could kill, a
+ * Point 8. The examiner may decide: a learner's examination clears nothing but a part he has earned trust for. Where taking the wrong tree could kill, a
  * second examiner, who knew neither the scores nor the hope, reaches the same taxon and meets the first three points
  * alone. Whoever comes to another conclusion is heard, needed or not, until that is settled on record.
  */
@@ -22,8 +22,13 @@ final readonly class People implements Point
 
     public function judge(Dossier $dossier): PointReport
     {
-        if (!$dossier->examination()->examiner->mayDecide()) {
-            return $this->report(PointStatus::Broken, 'learner-never-clears', 'ask-an-instructor');
+        $examiner = $dossier->examination()->examiner;
+        if (!$examiner->mayDecide() && !$this->isTrusted($dossier)) {
+            return $this->report(
+                PointStatus::Broken,
+                null === $dossier->trust ? 'learner-never-clears' : 'trust-does-not-hold',
+                'ask-an-instructor',
+            );
         }
         $seconds = array_values(
             array_filter($dossier->seconds, static fn (SecondLook $second): bool => !$second->reconsidered),
@@ -34,7 +39,7 @@ final readonly class People implements Point
             }
         }
         if (!$this->needsSecond($dossier)) {
-            return $this->report(PointStatus::Met, 'one-is-enough');
+            return $this->report(PointStatus::Met, $examiner->mayDecide() ? 'one-is-enough' : 'trusted-with-this-part');
         }
         $nearest = null;
         foreach ($seconds as $second) {
@@ -91,6 +96,13 @@ final readonly class People implements Point
         }
 
         return false;
+    }
+
+    /** A second person is never such a learner: where a deadly kind is near, it takes two, and the other one decides. */
+    private function isTrusted(Dossier $dossier): bool
+    {
+        return true ===
+            $dossier->trust?->covers($dossier->claim, $dossier->examination()->date, $dossier->decidedOn);
     }
 
     /** Whether the second examiner came to another conclusion; an unfinished examination has come to none. */

@@ -281,6 +281,10 @@ final readonly class English implements Wording
     {
         return match ($t->code) {
             'learner-never-clears' => 'A learner’s examination never clears.',
+            'trust-does-not-hold' => 'The trust this learner has earned is for another part, or for other days than '.
+                'those of the examination and of the decision.',
+            'trusted-with-this-part' => 'The examiner is a learner who is trusted with this part; no deadly kind is '.
+                'near enough to call for a second one.',
             'ask-an-instructor' => 'Ask an instructor to examine the tree.',
             'second-dissents' => 'A second examiner came to another conclusion.',
             'settle-the-dissent' => 'Look at the tree together. It stays so until that examiner takes the '.

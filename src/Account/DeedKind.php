@@ -34,6 +34,9 @@ enum DeedKind: string
     case CopyMade = 'copy-made';
     case Recalled = 'recalled';
     case PoisonCentre = 'poison-centre';
+    case TrustGranted = 'trust-granted';
+    case TrustWithdrawn = 'trust-withdrawn';
+    case TrustFallen = 'trust-fallen';
 
     public function words(): string
     {
@@ -64,6 +67,9 @@ enum DeedKind: string
             self::Imported => 'brought in',
             self::CopyMade => 'made a copy of everything,',
             self::Recalled => 'called back',
+            self::TrustGranted => 'trusted with a part',
+            self::TrustWithdrawn => 'withdrew the trust of',
+            self::TrustFallen => 'had trusted, and a look went wrong: trust fell for',
             self::PoisonCentre => 'entered as the poison centre’s number',
         };
     }

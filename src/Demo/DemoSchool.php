@@ -68,6 +68,8 @@ use App\Trees\TreeKind;
 use App\Trees\TreeMeasure;
 use App\Trials\Trial;
 use App\Weather\StoredDay;
+use App\Trust\TrustGrant;
+use App\Trust\TrustRule;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Crop\CropGrade;
 use Hylognosis\Document\Node;
@@ -212,6 +214,8 @@ final readonly class DemoSchool
                     ScoreRecord::class,
                     NeverReview::class,
                     TreeSign::class,
+                    TrustGrant::class,
+                    TrustRule::class,
                     DrillCard::class,
                     Mnemonic::class,
                     LearnerReading::class,

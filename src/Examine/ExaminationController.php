@@ -285,6 +285,7 @@ final class ExaminationController extends ApiController
             if (null !== $assessment->clearance) {
                 $this->identities->cleared($record, $this->decisions->record($record, $user, $assessment));
             }
+            $this->identities->settled($record->specimen);
         });
     }
 

@@ -13,7 +13,9 @@ use Hylognosis\Assessment\SecondExamination;
 use Hylognosis\Clearance\Claim;
 use Hylognosis\Clearance\ConditionAnswer;
 use Hylognosis\Clearance\PlaceTerms;
+use Hylognosis\Clearance\Trust;
 use Hylognosis\Examination\Examination;
+use Hylognosis\Examination\ExaminerRole;
 use Hylognosis\Examination\Look;
 use Hylognosis\Examination\Observation;
 use Hylognosis\Examination\ScoreAnswer;
@@ -35,6 +37,7 @@ final readonly class StoredExaminations
         private ExaminationRepository $examinations,
         private Takings $takings,
         private SchoolClock $clock,
+        private TrustOfLearners $trust,
     ) {
     }
 
@@ -102,7 +105,20 @@ final readonly class StoredExaminations
             array_map(Instrument::from(...), $record->kit),
             $record->examiner->id,
             $record->hidesTheHope(),
+            $this->trust($record),
         );
+    }
+
+    /** What its examiner has earned, of a look that is all his own and was made here. */
+    public function trust(ExaminationRecord $record): ?Trust
+    {
+        return null === $record->claimTaxon
+            || null === $record->claimPart
+            || $record->broughtIn
+            || [] !== $record->handedOver
+            || ExaminerRole::Learner !== $record->examinerRole()
+            ? null
+            : $this->trust->of($record->examiner, $record->claimTaxon, $record->claimPart);
     }
 
     private function claim(Flora $flora, ExaminationRecord $record): ?Claim

@@ -11,6 +11,7 @@ use App\Library\FloraLibrary;
 use Hylognosis\Assessment\Assessment;
 use Hylognosis\Clearance\Answer;
 use Hylognosis\Clearance\PointStatus;
+use Hylognosis\Clearance\Trust;
 use Hylognosis\Measure\CalendarDay;
 use Hylognosis\Measure\Units;
 use Hylognosis\Reason\Reason;
@@ -170,6 +171,7 @@ final readonly class Summaries
                     $record->unprejudiced,
                     $record->examinerRole(),
                     $record->examiner->id,
+                    self::inWords($this->stored->trust($record)),
                     $site->permission,
                     $site->permissionParts,
                     null === $site->permissionUntil ? '' : CalendarDay::iso($site->permissionUntil),
@@ -186,5 +188,10 @@ final readonly class Summaries
         }
 
         return $stamps;
+    }
+
+    private static function inWords(?Trust $trust): string
+    {
+        return null === $trust ? '' : CalendarDay::iso($trust->from).'/'.CalendarDay::iso($trust->until);
     }
 }

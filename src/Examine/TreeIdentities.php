@@ -34,6 +34,8 @@ final readonly class TreeIdentities
         private SchoolClock $clock,
         /** @var iterable<GoesWithTree> */
         #[AutowireIterator(GoesWithTree::class)] private iterable $hanging,
+        /** @var iterable<SettledTrees> */
+        #[AutowireIterator(SettledTrees::class)] private iterable $told,
     ) {
     }
 
@@ -103,6 +105,15 @@ final readonly class TreeIdentities
         }
         $this->deeds->note($by, DeedKind::KindHeld, $tree->tag, $taxon);
         $this->entities->persist(new TreeKind($tree, $taxon, $flora, $examinations, '', $by, $this->clock->now()));
+        $this->settled($tree);
+    }
+
+    /** Somebody has signed what he saw there, or its kind was settled. */
+    public function settled(Specimen $tree): void
+    {
+        foreach ($this->told as $told) {
+            $told->settled($tree);
+        }
     }
 
     /** Anybody may doubt a kind, and says why. */

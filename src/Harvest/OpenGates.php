@@ -28,12 +28,15 @@ final readonly class OpenGates
     /** @return list<OpenGateView> by kind and part, then by tag */
     public function for(User $user): array
     {
-        if (!$user->role->mayDecide()) {
+        if (!$user->role->mayExamine()) {
             return [];
         }
         $open = [];
         $since = $this->clock->today()->modify('-'.self::DAYS.' days');
         foreach ($this->examinations->hopingSince($user, $since, self::MOST) as $record) {
+            if (!$user->role->mayDecide() && null === $this->stored->trust($record)) {
+                continue;
+            }
             $asked = $this->stored->asked($record);
             $claim = $asked->claim;
             if (null === $claim || true !== $this->stored->assess($record)->clearance?->isCleared()) {

@@ -15,8 +15,10 @@ use App\Storage\Transaction;
 use App\Web\ApiController;
 use App\Web\Refused;
 use Doctrine\ORM\EntityManagerInterface;
+use Hylognosis\Flora\UnknownEntry;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Attribute\MapQueryParameter;
 use Symfony\Component\HttpKernel\Attribute\MapRequestPayload;
@@ -40,6 +42,8 @@ final class PracticeController extends ApiController
         private readonly PracticeAnswerRepository $answers,
         private readonly SchoolClock $clock,
         private readonly Transaction $transaction,
+        /** @var iterable<PractisedTrees> */
+        #[AutowireIterator(PractisedTrees::class)] private readonly iterable $told,
     ) {
     }
 
@@ -49,15 +53,22 @@ final class PracticeController extends ApiController
     public function draw(
         #[CurrentUser] User $user,
         #[MapQueryParameter(validationFailedStatusCode: 422)] int $month = 0,
+        #[OA\QueryParameter(description: 'a part all of it is about, "taxon/part"')]
+        #[MapQueryParameter(validationFailedStatusCode: 422)] string $for = '',
     ): JsonResponse {
         if ($month < 0 || $month > 12) {
             throw Refused::field('month', 'A month is 1 to 12.');
         }
         $month = 0 === $month ? (int) $this->clock->today()->format('n') : $month;
 
-        return $this->json(
-            $this->desk->view(new PracticeCode($user->flora, $month, random_int(0, self::LOTS))),
-        );
+        [$taxon, $part] = explode('/', $for, 2) + ['', ''];
+        try {
+            return $this->json(
+                $this->desk->view(new PracticeCode($user->flora, $month, random_int(0, self::LOTS), $taxon, $part)),
+            );
+        } catch (UnknownEntry) {
+            throw Refused::field('for', 'There is no such part of such a kind.');
+        }
     }
 
     /** What one has practised, the last first. */
@@ -78,8 +89,8 @@ final class PracticeController extends ApiController
     {
         try {
             return $this->json($this->desk->view(PracticeCode::parse($code)));
-        } catch (FloraRefused) {
-            throw Refused::missing('There is no such flora here.');
+        } catch (FloraRefused|UnknownEntry) {
+            throw Refused::missing('There is no such flora, kind or part here.');
         }
     }
 
@@ -98,8 +109,8 @@ final class PracticeController extends ApiController
     ): JsonResponse {
         try {
             [$answer, $view, $readings] = $this->desk->marked(PracticeCode::parse($code), $input, $user);
-        } catch (FloraRefused) {
-            throw Refused::missing('There is no such flora here.');
+        } catch (FloraRefused|UnknownEntry) {
+            throw Refused::missing('There is no such flora, kind or part here.');
         }
         $this->transaction->run(function (EntityManagerInterface $entities) use ($user, $answer, $readings): void {
             $known = $this->answers->find($answer->id);
@@ -115,6 +126,9 @@ final class PracticeController extends ApiController
             $entities->persist($answer);
             foreach ($again ? [] : $readings as $reading) {
                 $entities->persist($reading);
+            }
+            foreach ($again ? [] : $this->told as $told) {
+                $told->practised($answer);
             }
         });
 

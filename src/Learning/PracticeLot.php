@@ -11,6 +11,7 @@ use Hylognosis\Flora\LifeStage;
 use Hylognosis\Flora\LookAlike;
 use Hylognosis\Flora\Part;
 use Hylognosis\Flora\Taxon;
+use Hylognosis\Flora\UnknownEntry;
 use Hylognosis\Identification\CompiledFlora;
 use Hylognosis\Learning\PracticeTree;
 use Hylognosis\Measure\DayOfYear;
@@ -33,14 +34,17 @@ final readonly class PracticeLot
     {
     }
 
-    /** @throws FloraRefused if there is no such flora */
+    /**
+     * @throws FloraRefused if there is no such flora
+     * @throws UnknownEntry if that has no such kind or part
+     */
     public function drawn(PracticeCode $code): DrawnTree
     {
         $compiled = $this->library->compiled($code->flora, LifeStage::Mature);
         $flora = $compiled->flora;
         $day = DayOfYear::parse(\sprintf('%02d-%02d', $code->month, self::MIDDLE_OF_MONTH));
         $random = new Randomizer(new Mt19937($code->seed));
-        $parts = self::parts($flora, $day);
+        $parts = '' === $code->taxon ? self::parts($flora, $day) : [self::asked($flora, $code)];
         $of = $compiled;
         if ([] !== $parts && $random->getInt(1, 100) <= self::WANTED) {
             [$hope, $part] = $parts[$random->getInt(0, \count($parts) - 1)];
@@ -49,10 +53,10 @@ final readonly class PracticeLot
             $of = $this->maybeAnother($random, $compiled, $code->flora);
             $phenology = Phenology::at($of->flora, $of->flora->reference);
             do {
-                $taxon = self::taxon($random, $of, $compiled);
+                $taxon = self::taxon($random, $of, $compiled, '' === $code->taxon ? null : $parts[0][1]);
                 $tree = PracticeTree::of($of, $taxon->id, $phenology, $day, $code->seed);
             } while (\count($tree->characters()) < self::LEAST_SHOWN);
-            [$hope, $part] = self::hope($random, $parts, $taxon);
+            [$hope, $part] = '' === $code->taxon ? self::hope($random, $parts, $taxon) : self::asked($flora, $code);
         }
 
         return new DrawnTree(
@@ -67,9 +71,23 @@ final readonly class PracticeLot
         );
     }
 
-    private static function taxon(Randomizer $random, CompiledFlora $of, CompiledFlora $examinedBy): Taxon
+    /** @return array{Taxon, Part} */
+    private static function asked(Flora $flora, PracticeCode $code): array
+    {
+        $taxon = $flora->taxon($code->taxon);
+
+        return [$taxon, $taxon->part($code->part)];
+    }
+
+    /** @param Part|null $part one is drawn for: what is mistaken for it is drawn as often as all others together */
+    private static function taxon(Randomizer $random, CompiledFlora $of, CompiledFlora $examinedBy, ?Part $part): Taxon
     {
         $lots = [];
+        $likes = array_map(static fn (LookAlike $l): string => $l->taxon, $part->lookAlikes ?? []);
+        $likes = array_values(array_filter($likes, static fn (string $id): bool => isset($of->numbers[$id])));
+        if ($of === $examinedBy && [] !== $likes && 1 === $random->getInt(0, 1)) {
+            return $of->flora->taxon($likes[$random->getInt(0, \count($likes) - 1)]);
+        }
         foreach ($of->taxa as $id) {
             if ($of !== $examinedBy && isset($examinedBy->numbers[$id])) {
                 continue; // that one it knows

@@ -3063,6 +3063,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/trust": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_trust_trust_show"];
+        put?: never;
+        /** Grants it, if it is earned: there is no way past the evidence. */
+        post: operations["post_app_trust_trust_grant"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trust/rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What it takes for a part. What was granted before stays as it was. */
+        put: operations["put_app_trust_trust_rule"];
+        post?: never;
+        /** It cannot be earned any more. What was granted stays until it ends or is withdrawn. */
+        delete: operations["delete_app_trust_trust_droprule"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trust/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** At once, and whatever is under way: the gate asks each time. */
+        post: operations["post_app_trust_trust_withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{id}/weather": {
         parameters: {
             query?: never;
@@ -4999,6 +5051,75 @@ export interface components {
              * @default
              */
             note?: string;
+        };
+        /** @description What it takes before a learner may decide on a part. */
+        TrustRuleInput: {
+            /**
+             * @description id of the kind
+             * @default
+             */
+            taxon?: string;
+            /**
+             * @description id of its part
+             * @default
+             */
+            part?: string;
+            /**
+             * @description trees of the kind named right, unbiased
+             * @default 5
+             */
+            looks?: number;
+            /**
+             * @description look-alikes and other dangerous kinds named right
+             * @default 3
+             */
+            lookAlikes?: number;
+            /**
+             * @description practice trees that were something else and were not taken
+             * @default 5
+             */
+            traps?: number;
+            /**
+             * @description all in so many months
+             * @default 12
+             */
+            months?: number;
+            /**
+             * @description so long it is good for
+             * @default 12
+             */
+            validMonths?: number;
+        };
+        /** @description Who is to be trusted with what. */
+        TrustGrantInput: {
+            /**
+             * @description made by whoever grants it, so that sent twice it is one
+             * @default
+             */
+            id?: string;
+            /**
+             * @description id of the learner
+             * @default
+             */
+            learner?: string;
+            /**
+             * @description id of the kind
+             * @default
+             */
+            taxon?: string;
+            /**
+             * @description id of its part
+             * @default
+             */
+            part?: string;
+        };
+        /** @description Why somebody is not trusted with it any more. */
+        TrustWithdrawal: {
+            /**
+             * @description in a sentence
+             * @default
+             */
+            because?: string;
         };
         /** @enum {string} */
         StationKind: "" | "records" | "stand-in";
@@ -9315,6 +9436,106 @@ export interface components {
             /** @description the last first */
             trials: components["schemas"]["TrialView"][];
         };
+        /** @description What is asked before a learner may decide on a part. */
+        TrustRuleView: {
+            /** @description id of the kind */
+            taxon: string;
+            /** @description id of its part */
+            part: string;
+            /** @description both in words */
+            what: string;
+            /** @description trees of the kind named right, unbiased */
+            looks: number;
+            /** @description look-alikes and other dangerous kinds named right */
+            lookAlikes: number;
+            /** @description practice trees that were something else and were not taken */
+            traps: number;
+            /** @description all in so many months */
+            months: number;
+            /** @description so long it is good for */
+            validMonths: number;
+            /** @description name of who set it */
+            setBy: string;
+        };
+        /** @enum {string} */
+        TrustOutcome: "agreed" | "look-alike-known" | "trap-seen" | "cleared-wrongly" | "nothing";
+        /** @description One look that counts. */
+        TrustLookView: {
+            outcome: components["schemas"]["TrustOutcome"];
+            /** @description day, YYYY-MM-DD */
+            on: string;
+            /** @description tag of the tree; empty for a practice tree */
+            at: string;
+            /** @description id of the tree; null for a practice tree */
+            tree?: string | null;
+        };
+        /** @description How far a learner has come with a part. */
+        TrustStandingView: {
+            /** @description id */
+            learner: string;
+            /** @description of the learner */
+            name: string;
+            /** @description id of the kind */
+            taxon: string;
+            /** @description id of its part */
+            part: string;
+            /** @description both in words */
+            what: string;
+            /** @description trees of the kind named right */
+            agreed: number;
+            /** @description look-alikes and dangerous kinds named right */
+            lookAlikes: number;
+            /** @description practice trees seen through */
+            traps: number;
+            /** @description something else taken for it: while that counts, nothing is earned */
+            wrong: number;
+            /** @description an instructor may grant it now */
+            isEarned: boolean;
+            /** @description it is granted and holds */
+            isTrusted: boolean;
+            /** @description that count, the last first */
+            looks: components["schemas"]["TrustLookView"][];
+        };
+        /** @description A trust that was granted. */
+        TrustGrantView: {
+            /** @description its id */
+            id: string;
+            /** @description of the learner */
+            name: string;
+            /** @description kind and part in words */
+            what: string;
+            /** @description name of who granted it */
+            by: string;
+            /** @description first day, YYYY-MM-DD */
+            on: string;
+            /** @description last day, YYYY-MM-DD */
+            until: string;
+            /** @description it holds today */
+            holds: boolean;
+            /** @description day it was withdrawn; null: it was not */
+            withdrawnOn?: string | null;
+            /** @description name; null with a day: it fell by itself, when a look went wrong */
+            withdrawnBy?: string | null;
+            /** @description why it was withdrawn; empty where it was not */
+            because: string;
+            /** @description what was asked then */
+            terms: {
+                [key: string]: number;
+            };
+            /** @description the looks it rests on */
+            evidence: components["schemas"]["TrustLookView"][];
+        };
+        /** @description Who is trusted with what, and what it takes. */
+        TrustView: {
+            /** @description the reader is an instructor */
+            mayGrant: boolean;
+            /** @description parts that can be earned; of no other a learner ever decides */
+            rules: components["schemas"]["TrustRuleView"][];
+            /** @description of all learners for an instructor, else one’s own */
+            standings: components["schemas"]["TrustStandingView"][];
+            /** @description the last first; of all for an instructor, else one’s own */
+            grants: components["schemas"]["TrustGrantView"][];
+        };
         /** @description The weather of a day. */
         WeatherDayView: {
             /** @description YYYY-MM-DD */
@@ -12654,6 +12875,8 @@ export interface operations {
     get_app_learning_practice_draw: {
         parameters: {
             query?: {
+                /** @description a part all of it is about, "taxon/part" */
+                for?: string;
                 month?: number;
             };
             header?: never;
@@ -16905,6 +17128,231 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TrialsView"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_trust_trust_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How it stands. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrustView"];
+                };
+            };
+            /** @description That is for instructors. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_trust_trust_grant: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrustGrantInput"];
+            };
+        };
+        responses: {
+            /** @description How it stands. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrustView"];
+                };
+            };
+            /** @description That is for instructors. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is not earned, or he is trusted with it already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_trust_trust_rule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrustRuleInput"];
+            };
+        };
+        responses: {
+            /** @description How it stands. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrustView"];
+                };
+            };
+            /** @description That is for instructors. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_trust_trust_droprule: {
+        parameters: {
+            query: {
+                taxon: string;
+                part: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How it stands. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrustView"];
+                };
+            };
+            /** @description That is for instructors. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_trust_trust_withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrustWithdrawal"];
+            };
+        };
+        responses: {
+            /** @description How it stands. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrustView"];
+                };
+            };
+            /** @description That is for instructors. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing of the kind was granted. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
             /** @description Refused; nothing was stored. */

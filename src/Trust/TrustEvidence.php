@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trust;
+
+use App\Account\User;
+use App\Examine\ExaminationRecord;
+use App\Examine\StoredExaminations;
+use App\Learning\PracticeAnswer;
+use App\Learning\PracticeCode;
+use App\Learning\PracticeLot;
+use App\Library\FloraLibrary;
+use App\Storage\DayType;
+use App\Trees\TreeKind;
+use Doctrine\ORM\EntityManagerInterface;
+use Hylognosis\Clearance\Claim;
+use Hylognosis\Examination\ExaminerRole;
+use Hylognosis\Flora\Flora;
+use Hylognosis\Flora\LookAlike;
+use Hylognosis\Learning\TrustLook;
+
+/**
+ * What a learner's looks say of whether he can be trusted with a part. Only trees whose kind rests on somebody else's
+ * examination count, and only looks taken before that was known, or as the second person.
+ */
+final readonly class TrustEvidence
+{
+    /** A look names what it gives this probability, as where a tree is held to be a kind. */
+    private const NAMES = 0.95;
+
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private StoredExaminations $stored,
+        private FloraLibrary $library,
+        private PracticeLot $lot,
+    ) {
+    }
+
+    /** @return list<TrustLook> since that day */
+    public function of(
+        User $learner,
+        string $flora,
+        string $taxon,
+        string $part,
+        \DateTimeImmutable $since,
+    ): array {
+        $known = $this->library->flora($flora);
+        $claim = new Claim($known->taxon($taxon), $known->taxon($taxon)->part($part), []);
+
+        return [...$this->atTrees($learner, $known, $claim, $since), ...$this->inPractice($learner, $claim, $since)];
+    }
+
+    /** @return list<TrustLook> */
+    private function atTrees(User $learner, Flora $flora, Claim $claim, \DateTimeImmutable $since): array
+    {
+        /** @var list<ExaminationRecord> $records */
+        $records = $this->entities
+            ->createQueryBuilder()
+            ->select('e', 't')
+            ->from(ExaminationRecord::class, 'e')
+            ->join('e.specimen', 't')
+            ->where('e.examiner = :learner AND e.signedAt IS NOT NULL AND e.date >= :since AND e.flora = :flora')
+            ->andWhere('e.reconsideredAt IS NULL AND e.broughtIn = :no')
+            ->setParameter('learner', $learner)
+            ->setParameter('since', $since, DayType::NAME)
+            ->setParameter('flora', $flora->name)
+            ->setParameter('no', false)
+            ->getQuery()
+            ->getResult();
+        $kinds = $claim->kinds($flora);
+        $likes = [
+            ...array_map(static fn (LookAlike $l): string => $l->taxon, $claim->part->lookAlikes),
+            ...array_map(strval(...), array_keys($flora->dangerous())),
+        ];
+        $looks = [];
+        foreach ($records as $record) {
+            $tree = $record->specimen;
+            if (
+                [] !== $record->handedOver
+                || '' === $tree->kind
+                || '' !== $tree->doubt
+                || $tree->kindFlora !== $flora->name
+                || !$this->isUnbiased($record)
+            ) {
+                continue;
+            }
+            $leader = $this->stored->assess($record)->identification->leader();
+            $looks[] = TrustLook::atATree(
+                $record->id,
+                $tree->kind,
+                $leader->posterior >= self::NAMES ? $leader->taxon : '',
+                $kinds,
+                $likes,
+                $record->date,
+            );
+        }
+
+        return $looks;
+    }
+
+    /** The kind was settled by somebody else's eyes, and after this look was begun; or this was a second look. */
+    private function isUnbiased(ExaminationRecord $record): bool
+    {
+        /** @var list<TreeKind> $settled */
+        $settled = $this->entities->getRepository(TreeKind::class)->findBy(
+            ['specimen' => $record->specimen],
+            ['saidAt' => 'ASC'],
+        );
+        $last = end($settled);
+        $first = array_values(array_filter($settled, static fn (TreeKind $k): bool => '' !== $k->taxon))[0] ?? null;
+        if (false === $last || null === $first) {
+            return false;
+        }
+        $byOthers = array_filter($last->examinations, function (string $id) use ($record): bool {
+            $on = $this->entities->find(ExaminationRecord::class, $id);
+
+            return null !== $on
+                && $on->examiner !== $record->examiner
+                && ExaminerRole::Instructor === $on->examinerRole();
+        });
+
+        return [] !== $byOthers
+            && $record->unprejudiced
+            && (null !== $record->secondOf || $record->createdAt < $first->saidAt);
+    }
+
+    /** @return list<TrustLook> */
+    private function inPractice(User $learner, Claim $claim, \DateTimeImmutable $since): array
+    {
+        /** @var list<PracticeAnswer> $answers */
+        $answers = $this->entities
+            ->createQueryBuilder()
+            ->select('a')
+            ->from(PracticeAnswer::class, 'a')
+            ->where('a.by = :learner AND a.at >= :since')
+            ->setParameter('learner', $learner)
+            ->setParameter('since', $since)
+            ->orderBy('a.at')
+            ->getQuery()
+            ->getResult();
+        $looks = $seen = [];
+        foreach ($answers as $answer) {
+            if (isset($seen[$answer->code])) {
+                continue; // answered a second time it is no news what it is
+            }
+            $seen[$answer->code] = true;
+            $drawn = $this->lot->drawn(PracticeCode::parse($answer->code));
+            if ($drawn->hope?->id === $claim->taxon->id && $drawn->part?->id === $claim->part->id) {
+                $looks[] = TrustLook::inPractice(
+                    $answer->id,
+                    $drawn->isWanted(),
+                    $answer->decision,
+                    $answer->at->setTime(0, 0),
+                );
+            }
+        }
+
+        return $looks;
+    }
+}
