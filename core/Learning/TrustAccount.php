@@ -29,6 +29,16 @@ final readonly class TrustAccount
             ),
         );
         usort($counted, static fn (TrustLook $a, TrustLook $b): int => $b->on <=> $a->on);
+        $seen = [];
+        $counted = array_values(
+            array_filter($counted, static function (TrustLook $look) use (&$seen): bool {
+                $isNew = !isset($seen[$look->at]);
+                $seen[$look->at] = true;
+
+                // a tree counts once, whatever went wrong at it always
+                return $isNew || TrustOutcome::ClearedWrongly === $look->outcome;
+            }),
+        );
 
         return new self(
             $terms,

@@ -7,21 +7,28 @@ namespace Hylognosis\Learning;
 /** One look of a learner that is held against what the tree really was. */
 final readonly class TrustLook
 {
-    private function __construct(public string $id, public TrustOutcome $outcome, public \DateTimeImmutable $on)
-    {
+    /** @param string $at the tree that was looked at: a tree known by heart is no second trial */
+    private function __construct(
+        public string $id,
+        public string $at,
+        public TrustOutcome $outcome,
+        public \DateTimeImmutable $on,
+    ) {
     }
 
     /**
      * At a tree that stands there, and whose kind others have settled.
      *
      * @param string       $id     of the examination
-     * @param string       $truth  what the tree is
+     * @param string       $tree   its id
+     * @param string       $truth  what it is
      * @param string       $named  what the learner's scores name; empty: they leave it open
      * @param list<string> $kinds  from which the part may be taken
      * @param list<string> $likes  its look-alikes and all that is dangerous
      */
     public static function atATree(
         string $id,
+        string $tree,
         string $truth,
         string $named,
         array $kinds,
@@ -32,6 +39,7 @@ final readonly class TrustLook
 
         return new self(
             $id,
+            $tree,
             match (true) {
                 !$isWanted && \in_array($named, $kinds, true) => TrustOutcome::ClearedWrongly,
                 $isWanted && \in_array($named, $kinds, true) => TrustOutcome::Agreed,
@@ -50,6 +58,7 @@ final readonly class TrustLook
         \DateTimeImmutable $on,
     ): self {
         return new self(
+            $id,
             $id,
             match (true) {
                 $isWanted => TrustOutcome::Nothing,

@@ -9,6 +9,9 @@ use App\Learning\LearnerReading;
 use App\Learning\PracticeAnswer;
 use App\Learning\PracticeCode;
 use App\Learning\PracticeLot;
+use App\Trust\TrustEvidence;
+use App\Trust\TrustGrant;
+use App\Trust\TrustRule;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Document\Node;
 use Hylognosis\Examination\Certainty;
@@ -17,6 +20,8 @@ use Hylognosis\Identification\MisreadingModel;
 use Hylognosis\Learning\LearnersDecision;
 use Hylognosis\Learning\PracticeMark;
 use Hylognosis\Learning\Reading;
+use Hylognosis\Learning\TrustAccount;
+use Hylognosis\Learning\TrustTerms;
 use Hylognosis\Measure\CalendarDay;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -35,17 +40,107 @@ final readonly class DemoLearning
     private const LEARNS = 0.97;
     private const DAYS_BETWEEN = 3;
 
-    public function __construct(private EntityManagerInterface $entities, private PracticeLot $lot)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private PracticeLot $lot,
+        private TrustEvidence $evidence,
+    ) {
     }
 
     /** @param array<string, User> $people */
     public function add(Node $school, array $people): void
     {
+        $rules = [];
         foreach ($school->children('learners') as $node) {
             $this->season($node, $people[$node->text('who')]);
         }
+        foreach ($school->child('trust')->children('rules') as $node) {
+            [$taxon, $part] = explode('/', $node->text('what'));
+            $terms = new TrustTerms(
+                $node->integer('looks', 1, 99),
+                $node->integer('look_alikes', 0, 99),
+                $node->integer('traps', 0, 99),
+                $node->integer('months', 1, 36),
+                $node->integer('valid_months', 1, 36),
+            );
+            $rule = new TrustRule($taxon, $part, self::FLORA, $terms, $people[$node->text('by')]);
+            $this->entities->persist($rule);
+            $rules[$node->text('what')] = $rule;
+        }
+        foreach ($school->child('trust')->children('earned') as $node) {
+            $this->earned($node, $people, $rules[$node->text('what')] ?? throw new \LogicException('No such rule.'));
+        }
         $this->entities->flush();
+    }
+
+    /**
+     * Earned on what stands on record, or not at all.
+     *
+     * @param array<string, User> $people
+     */
+    private function earned(Node $node, array $people, TrustRule $rule): void
+    {
+        $learner = $people[$node->text('who')];
+        foreach ($node->texts('traps') as $i => $day) {
+            $this->trap($learner, $rule, CalendarDay::parse($day), LearnersDecision::Never, 100 + $i);
+        }
+        $this->entities->flush();
+        $on = CalendarDay::parse($node->text('on'));
+        $terms = $rule->terms();
+        $account = TrustAccount::of(
+            $terms,
+            $this->evidence->of($learner, $rule->flora, $rule->taxon, $rule->part, $terms->since($on)),
+            $on,
+        );
+        if (!$account->isEarned()) {
+            throw new \LogicException($learner->name.' has not earned it: '.json_encode($account->counts));
+        }
+        $grant = new TrustGrant(
+            Uuid::v7()->toRfc4122(),
+            $learner,
+            $rule->taxon,
+            $rule->part,
+            $rule->flora,
+            $people[$node->text('by')],
+            $on,
+            $terms->until($on),
+            array_map(TrustGrant::kept(...), $account->looks),
+            $terms->asNumbers(),
+        );
+        $this->entities->persist($grant);
+        if ($node->has('withdrawn')) {
+            $this->trap($learner, $rule, CalendarDay::parse($node->text('wrong')), LearnersDecision::Take, 200);
+            $grant->withdraw(
+                CalendarDay::parse($node->text('withdrawn')),
+                $people[$node->text('withdrawn_by')],
+                $node->text('because'),
+            );
+        }
+    }
+
+    /** A practice tree drawn for the part that is something else. */
+    private function trap(User $learner, TrustRule $rule, \DateTimeImmutable $on, LearnersDecision $what, int $lot): void
+    {
+        do {
+            $code = new PracticeCode(self::FLORA, (int) $on->format('n'), $lot, $rule->taxon, $rule->part);
+            $drawn = $this->lot->drawn($code);
+            $lot += 7;
+        } while ($drawn->isWanted() || $drawn->isOutsider());
+        $taxon = $drawn->tree->taxon->id;
+        $this->entities->persist(
+            new PracticeAnswer(
+                Uuid::v7()->toRfc4122(),
+                $learner,
+                (string) $code,
+                $taxon,
+                LearnersDecision::Take === $what ? $rule->taxon : $taxon,
+                $what,
+                PracticeMark::of($what, false, false),
+                0,
+                0,
+                $on->modify('18:20'),
+            ),
+        );
     }
 
     private function season(Node $node, User $learner): void

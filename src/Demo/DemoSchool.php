@@ -67,9 +67,9 @@ use App\Trees\StationKind;
 use App\Trees\TreeKind;
 use App\Trees\TreeMeasure;
 use App\Trials\Trial;
-use App\Weather\StoredDay;
 use App\Trust\TrustGrant;
 use App\Trust\TrustRule;
+use App\Weather\StoredDay;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Crop\CropGrade;
 use Hylognosis\Document\Node;
@@ -172,6 +172,9 @@ final readonly class DemoSchool
                 $this->entities->flush();
                 $this->making->take($examinations[$node->text('of')], $node, $people[$node->text('by')], $day);
                 $this->entities->flush();
+            }
+            foreach ($school->children('blind') as $node) {
+                $this->blind($node, $people, $examinations);
             }
             $this->afterwards($school, $people, $trees, $examinations);
             $this->ground->add($school, $people, $sites, $trees);
@@ -532,14 +535,49 @@ final readonly class DemoSchool
         return $first;
     }
 
+    /**
+     * A learner looks at the tree as the second person, and reads this and that another way.
+     *
+     * @param array<string, User>              $people
+     * @param array<string, ExaminationRecord> $before
+     */
+    private function blind(Node $node, array $people, array $before): void
+    {
+        $first = $before[$node->text('of')];
+        $this->settings->put(DemoClock::DAY, CalendarDay::iso($first->date));
+        $this->entities->flush();
+        $at = $first->date->modify('14:00');
+        $second = $this->copied(
+            $before[$node->text('like')],
+            $first->specimen,
+            $at,
+            $first,
+            $people[$node->text('by')],
+            array_map(
+                static fn (Node $states): array => array_map(
+                    static fn (Node $state): string => $state->asText(),
+                    $states->items(),
+                ),
+                $node->entries('but'),
+            ),
+            $node->has('certainty') ? $node->word('certainty', Certainty::class) : Certainty::Sure,
+        );
+        $this->conclude($second, $at->modify('+40 minutes'));
+        $this->entities->flush();
+    }
+
+    /** @param array<string, list<string>> $but characters read another way */
     private function copied(
         ExaminationRecord $of,
         Specimen $tree,
         \DateTimeImmutable $at,
         ?ExaminationRecord $secondOf,
+        ?User $by = null,
+        array $but = [],
+        Certainty $unsure = Certainty::Sure,
     ): ExaminationRecord {
         $day = $at->setTime(0, 0);
-        $record = new ExaminationRecord($tree, $of->examiner, $day, $of->flora, $of->floraHash, $at);
+        $record = new ExaminationRecord($tree, $by ?? $of->examiner, $day, $of->flora, $of->floraHash, $at);
         $record->stage = $of->stage;
         [$record->secondOf, $record->blind] = [$secondOf, null !== $secondOf];
         [$record->claimTaxon, $record->claimPart] = [$of->claimTaxon, $of->claimPart];
@@ -551,9 +589,9 @@ final readonly class DemoSchool
             $score = new ScoreRecord(
                 $record,
                 $s->character,
-                $s->states,
+                $but[$s->character] ?? $s->states,
                 $s->numbers,
-                $s->certainty,
+                isset($but[$s->character]) ? $unsure : $s->certainty,
                 $s->samples,
                 $s->where,
                 $s->answer,

@@ -20,9 +20,7 @@ use App\Web\ApiController;
 use App\Web\Refused;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Flora\UnknownEntry;
-use Hylognosis\Learning\TrustLook;
 use Hylognosis\Learning\TrustTerms;
-use Hylognosis\Measure\CalendarDay;
 use Nelmio\ApiDocBundle\Attribute\Model;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -160,14 +158,7 @@ final class TrustController extends ApiController
                     $user,
                     $today,
                     $account->terms->until($today),
-                    array_map(
-                        static fn (TrustLook $look): array => [
-                            'id' => $look->id,
-                            'outcome' => $look->outcome->value,
-                            'on' => CalendarDay::iso($look->on),
-                        ],
-                        $account->looks,
-                    ),
+                    array_map(TrustGrant::kept(...), $account->looks),
                     $account->terms->asNumbers(),
                 ),
             );

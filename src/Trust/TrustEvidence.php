@@ -88,6 +88,7 @@ final readonly class TrustEvidence
             $leader = $this->stored->assess($record)->identification->leader();
             $looks[] = TrustLook::atATree(
                 $record->id,
+                $tree->id,
                 $tree->kind,
                 $leader->posterior >= self::NAMES ? $leader->taxon : '',
                 $kinds,

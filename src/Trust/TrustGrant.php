@@ -7,6 +7,8 @@ namespace App\Trust;
 use App\Account\User;
 use App\Storage\DayType;
 use Doctrine\ORM\Mapping as ORM;
+use Hylognosis\Learning\TrustLook;
+use Hylognosis\Measure\CalendarDay;
 
 /**
  * An instructor trusts a learner with a part, on evidence that is kept with it. It ends by itself, or is withdrawn;
@@ -45,6 +47,12 @@ class TrustGrant
         #[ORM\Column(type: 'json')] public readonly array $evidence,
         #[ORM\Column(type: 'json')] public readonly array $terms,
     ) {
+    }
+
+    /** @return array{id: string, outcome: string, on: string} as it is kept */
+    public static function kept(TrustLook $look): array
+    {
+        return ['id' => $look->id, 'outcome' => $look->outcome->value, 'on' => CalendarDay::iso($look->on)];
     }
 
     public function isWithdrawn(): bool

@@ -50,6 +50,8 @@ final readonly class TrustPage
             }
         }
         $grants = $this->grants->findBy($mayGrant ? [] : ['learner' => $reader], ['on' => 'DESC', 'id' => 'DESC']);
+        $today = $this->clock->today();
+        usort($grants, static fn (TrustGrant $a, TrustGrant $b): int => $b->holds($today) <=> $a->holds($today));
 
         return new TrustView(
             $mayGrant,

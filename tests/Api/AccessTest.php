@@ -136,6 +136,19 @@ final class AccessTest extends ApiTestCase
             '/api/drills/answers',
             ['card' => 'bark/quercus-robur', 'lot' => 7, 'answer' => 'quercus-robur'],
         ],
+        'app_trust_trust_show' => ['readers', '/api/trust'],
+        'app_trust_trust_rule' => [
+            'instructors',
+            '/api/trust/rules',
+            ['taxon' => 'corylus-avellana', 'part' => 'nut', 'looks' => 4],
+        ],
+        'app_trust_trust_droprule' => ['instructors', '/api/trust/rules?taxon=corylus-avellana&part=nut'],
+        'app_trust_trust_grant' => [
+            'instructors',
+            '/api/trust',
+            ['id' => '{random}', 'learner' => '{person}', 'taxon' => 'sambucus-nigra', 'part' => 'flower'],
+        ],
+        'app_trust_trust_withdraw' => ['instructors', '/api/trust/{grant}/withdraw', ['because' => 'Once more.']],
         'app_learning_progress_own' => ['readers', '/api/learning'],
         'app_learning_progress_ofperson' => ['instructors', '/api/learning/{person}'],
         'app_learning_progress_ofschool' => ['instructors', '/api/learning/school'],
@@ -587,7 +600,7 @@ final class AccessTest extends ApiTestCase
         self::assertInstanceOf(RouterInterface::class, $router);
         $this->signIn('marta');
         $site = self::at($this->call('GET', '/api/sites'), '0.id');
-        $address = $this->begin('M-01', ['claimTaxon' => 'sambucus-nigra', 'claimPart' => 'flower']);
+        $address = $this->begin('M-01', ['claimTaxon' => 'sambucus-nigra', 'claimPart' => 'fruit']);
         $score = self::at(
             $this->call('POST', $address.'/scores', ['character' => 'leaf.kind', 'states' => ['pinnate']]),
             'scores.0.id',
@@ -619,6 +632,7 @@ final class AccessTest extends ApiTestCase
             '{sign}' => $this->oneOf(TreeSign::class, 'marta'),
             '{survey}' => $this->oneOf(Survey::class, 'marta'),
             '{hedge}' => $this->oneOf(Stand::class, 'marta'),
+            '{grant}' => self::text($this->call('GET', '/api/trust'), 'grants.0.id'),
             '{pasture}' => self::text($this->call('GET', '/api/pastures'), 'pastures.0.id'),
             '{stop}' => self::text($this->call('GET', '/api/storms'), 'walks.0.stops.0.id'),
             '{signed}' => self::text(

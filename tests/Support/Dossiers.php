@@ -9,6 +9,7 @@ use Hylognosis\Clearance\ConditionAnswer;
 use Hylognosis\Clearance\Dossier;
 use Hylognosis\Clearance\PlaceTerms;
 use Hylognosis\Clearance\SecondLook;
+use Hylognosis\Clearance\Trust;
 use Hylognosis\Examination\ExaminerRole;
 use Hylognosis\Examination\Observation;
 use Hylognosis\Flora\Flora;
@@ -37,6 +38,7 @@ final class Dossiers
         ExaminerRole $examiner = ExaminerRole::Instructor,
         ?array $second = null,
         bool $sameSpecimen = true,
+        ?Trust $trust = null,
     ): Dossier {
         return self::of(
             'sambucus-nigra',
@@ -50,6 +52,7 @@ final class Dossiers
             $second,
             true,
             $sameSpecimen,
+            trust: $trust,
         );
     }
 
@@ -97,6 +100,7 @@ final class Dossiers
         bool $blind = true,
         bool $sameSpecimen = true,
         ExaminerRole $secondRole = ExaminerRole::Instructor,
+        ?Trust $trust = null,
     ): Dossier {
         $flora = Starter::flora();
         $claimed = $flora->taxon($taxon);
@@ -116,6 +120,7 @@ final class Dossiers
                 ? []
                 : [new SecondLook(self::identify(Starter::byOtherEyes($second), $date, $secondRole), $blind)],
             $sameSpecimen,
+            trust: $trust,
         );
     }
 

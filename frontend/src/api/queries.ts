@@ -341,3 +341,4 @@ export const dayHazardsQuery = (site: string, day: string, allergies: string[]) 
     enabled: site !== "",
     placeholderData: keepPreviousData,
   });
+export const trustQuery = queryOptions({ queryKey: ["trust"], queryFn: () => unwrap(client.GET("/api/trust")) });

@@ -33,6 +33,7 @@ const PAGES = {
   "/practice": page(() => import("../features/learning/practice")),
   "/practice/:code": page(() => import("../features/learning/practice-tree")),
   "/drills": page(() => import("../features/learning/drills")),
+  "/trust": page(() => import("../features/learning/trust")),
   "/agreement": page(() => import("../features/learning/agreement")),
   "/learning": page(() => import("../features/learning/learning")),
   "/learning/:id": page(() => import("../features/learning/learning")),
@@ -92,7 +93,7 @@ const PLACES = [
   { to: "/year", label: "Year", wide: true },
   { to: "/species", label: "Species" },
   { to: "/surveys", label: "Ground", wide: true, also: ["/pastures", "/storms", "/stock", "/hazards", "/swallowed"] },
-  { to: "/practice", label: "Learn", wide: true, also: ["/drills", "/learning", "/agreement"] },
+  { to: "/practice", label: "Learn", wide: true, also: ["/drills", "/learning", "/trust", "/agreement"] },
   { to: "/terms", label: "Terms", wide: true },
 ];
 
@@ -113,6 +114,7 @@ const CALLED: Record<string, string> = {
   practice: "Practice trees",
   drills: "Two minutes",
   learning: "What I confuse",
+  trust: "Trust",
   agreement: "Do we agree?",
   surveys: "Walk a place",
   storms: "After a storm",

@@ -28,3 +28,11 @@ export const DRILL: Record<Schemas["DrillKind"], string> = {
 };
 
 export const share = (part: number): string => `${Math.round(part * 100)} %`;
+
+export const LOOKED: Record<Schemas["TrustOutcome"], string> = {
+  agreed: "named right",
+  "look-alike-known": "a look-alike or dangerous kind, named as what it is",
+  "trap-seen": "was something else, and not taken",
+  "cleared-wrongly": "was something else, and taken for it",
+  nothing: "left open",
+};

@@ -11,6 +11,7 @@ export function LearnNav() {
         { to: "/practice", label: "Practice trees" },
         { to: "/drills", label: "Two minutes" },
         { to: "/learning", label: "What I confuse" },
+        { to: "/trust", label: "Trust" },
         ...(role === "instructor" ? [{ to: "/agreement", label: "Do we agree?" }] : []),
       ]}
     />

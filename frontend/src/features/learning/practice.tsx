@@ -1,12 +1,13 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link, useNavigate, useSearchParams } from "react-router";
 import { client, unwrap } from "../../api/client";
 import { floraQuery, useSession } from "../../api/queries";
 import { Button, Field, fieldClass, Loading, Trouble } from "../../ui/controls";
 import { PageHead } from "../../ui/page-head";
 import { MARK, share } from "../../words/learning";
 import { capital, MONTHS, momentWords } from "../../words/text";
+import { PartField } from "../trees/part-picker";
 import { LearnNav } from "./learn-nav";
 
 /** Trees drawn by lot, to be looked at before they are named. */
@@ -16,9 +17,12 @@ export default function Practice() {
   const answers = useQuery({ queryKey: ["practice-answers"], queryFn: () => unwrap(client.GET("/api/practice/answers")) });
   const [month, setMonth] = useState("");
   const [code, setCode] = useState("");
+  const [params] = useSearchParams();
+  const [about, setAbout] = useState(params.get("for") ?? "");
   const go = useNavigate();
   const draw = useMutation({
-    mutationFn: () => unwrap(client.GET("/api/practice", { params: { query: month ? { month: Number(month) } : {} } })),
+    mutationFn: () =>
+      unwrap(client.GET("/api/practice", { params: { query: { ...(month && { month: Number(month) }), ...(about && { for: about }) } } })),
     onSuccess: (tree) => void go(`/practice/${tree.code}`),
   });
   const name = (taxon: string) => flora.data?.taxa.find((t) => t.id === taxon)?.commonName ?? taxon;
@@ -48,6 +52,9 @@ export default function Practice() {
               ))}
             </select>
           </Field>
+        </div>
+        <div className="min-w-56 flex-1">
+          <PartField label="Hoped for" flora={flora.data} value={about} onChange={setAbout} none="whatever comes" />
         </div>
         <Button type="submit" tone="ink" disabled={draw.isPending}>
           Draw me a tree

@@ -9,6 +9,24 @@ export const partWords = (flora: Flora | undefined, what: string): string => {
   return known && label ? `${known.commonName}, ${label}` : what;
 };
 
+const openParts = (flora: Flora | undefined) => (flora?.taxa ?? []).flatMap((t) => t.parts.filter((x) => !x.harmful).map((x) => `${t.id}/${x.id}`));
+
+/** One part that may be taken at all. */
+export function PartField(p: { label: string; flora: Flora | undefined; value: string; onChange: (what: string) => void; none?: string }) {
+  return (
+    <Field label={p.label}>
+      <select className={fieldClass} name="part" value={p.value} onChange={(e) => p.onChange(e.target.value)}>
+        <option value="">{p.none ?? "name a part"}</option>
+        {openParts(p.flora).map((what) => (
+          <option key={what} value={what}>
+            {partWords(p.flora, what)}
+          </option>
+        ))}
+      </select>
+    </Field>
+  );
+}
+
 /** Parts that may be taken at all, chosen one by one. */
 export function PartPicker(p: {
   label: string;
@@ -17,9 +35,7 @@ export function PartPicker(p: {
   onChange: (chosen: string[]) => void;
   error?: string | undefined;
 }) {
-  const open = (p.flora?.taxa ?? [])
-    .flatMap((t) => t.parts.filter((x) => !x.harmful).map((x) => `${t.id}/${x.id}`))
-    .filter((w) => !p.chosen.includes(w));
+  const open = openParts(p.flora).filter((w) => !p.chosen.includes(w));
   return (
     <div>
       <Field label={p.label} error={p.error}>

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Api;
+
+use App\Learning\PracticeCode;
+use App\Learning\PracticeLot;
+use App\Tests\Support\Starter;
+use Symfony\Component\Uid\Uuid;
+
+/** Who is trusted with what: earned on record, granted by an instructor, gone at once. */
+final class TrustApiTest extends ApiTestCase
+{
+    private const ELDER = ['taxon' => 'sambucus-nigra', 'part' => 'flower'];
+
+    public function testTheDemoHasOneEarnedOnRealLooksAndOneWithdrawn(): void
+    {
+        $this->signIn('marta');
+        $page = $this->call('GET', '/api/trust');
+        self::assertTrue($page['mayGrant']);
+        self::assertSame([true, false], array_column(self::list($page, 'grants'), 'holds'), 'what holds comes first');
+        self::assertSame(
+            ['trap-seen', 'trap-seen', 'agreed', 'agreed', 'look-alike-known'],
+            array_column(self::list(self::list($page, 'grants')[0], 'evidence'), 'outcome'),
+        );
+        $of = array_column(
+            array_filter(self::list($page, 'standings'), static fn (mixed $s): bool => 'flower' === ($s['part'] ?? '')),
+            null,
+            'name',
+        );
+        self::assertTrue($of['Ida Lenz']['isTrusted'] ?? false);
+        self::assertGreaterThan(0, $of['Tobias Rauth']['wrong'] ?? 0);
+        self::assertFalse($of['Tobias Rauth']['isEarned'] ?? true);
+        $this->signIn('senna');
+        $own = $this->call('GET', '/api/trust');
+        self::assertFalse($own['mayGrant']);
+        self::assertSame([], $own['grants'], 'of others nothing is told');
+        self::assertNotContains('Ida Lenz', array_column(self::list($own, 'standings'), 'name'));
+    }
+
+    public function testNothingIsGrantedThatIsNotEarned(): void
+    {
+        $this->signIn('marta');
+        foreach ([['senna', 'sambucus-nigra', 'flower', 409], ['ida', 'sambucus-nigra', 'flower', 409],
+            ['senna', 'tilia-cordata', 'flower', 422], ['jonas', 'sambucus-nigra', 'flower', 422]] as [$who, $taxon, $part, $code]) {
+            $this->call('POST', '/api/trust', [
+                'id' => Uuid::v4()->toRfc4122(),
+                'learner' => $this->person($who),
+                'taxon' => $taxon,
+                'part' => $part,
+            ]);
+            self::assertResponseStatusCodeSame($code, "$who, $taxon");
+        }
+        $this->call('PUT', '/api/trust/rules', ['taxon' => 'taxus-baccata', 'part' => 'wood', 'looks' => 0]);
+        self::assertResponseStatusCodeSame(422);
+    }
+
+    public function testATrustedLearnerClearsAloneTakesAndLosesItAtOnce(): void
+    {
+        $this->signIn('ida');
+        $id = $this->elder('M-06');
+        $signed = $this->call('POST', "/api/examinations/$id/sign");
+        self::assertSame('cleared', self::text($signed, 'assessment.clearance.answer'));
+        $points = $this->call('GET', "/api/examinations/$id/points");
+        self::assertStringContainsString('trusted with this part', (string) json_encode($points));
+        $open = (string) json_encode($this->call('GET', '/api/harvests/open'));
+        self::assertStringContainsString($id, $open);
+        $this->signIn('marta');
+        $grant = self::text($this->call('GET', '/api/trust'), 'grants.0.id');
+        $this->call('POST', "/api/trust/$grant/withdraw", ['because' => '']);
+        self::assertResponseStatusCodeSame(422, 'it is said why');
+        $gone = $this->call('POST', "/api/trust/$grant/withdraw", ['because' => 'To be looked at anew.']);
+        self::assertSame(
+            'Marta Ellinger',
+            array_column(self::list($gone, 'grants'), 'withdrawnBy', 'id')[$grant] ?? '',
+        );
+        $this->signIn('ida');
+        $shut = $this->call('GET', "/api/examinations/$id");
+        self::assertSame('withheld', self::text($shut, 'assessment.clearance.answer'));
+        $this->call('POST', "/api/examinations/$id/harvests", ['amount' => 5, 'unit' => 'heads']);
+        self::assertResponseStatusCodeSame(403);
+        $this->signIn('marta');
+        self::assertStringContainsString('withdrew the trust of', (string) json_encode($this->call('GET', '/api/people/deeds')));
+    }
+
+    public function testItFallsByItselfWhenALearnerWouldTakeAnotherTree(): void
+    {
+        $lot = self::getContainer()->get(PracticeLot::class);
+        self::assertInstanceOf(PracticeLot::class, $lot);
+        for ($seed = 1;; ++$seed) {
+            $code = new PracticeCode('central-european-hills', 6, $seed, 'sambucus-nigra', 'flower');
+            if (!$lot->drawn($code)->isWanted()) {
+                break;
+            }
+        }
+        $this->signIn('ida');
+        $this->call('POST', '/api/practice/'.$code($seed), ['id' => Uuid::v4()->toRfc4122(), 'decision' => 'take']);
+        $own = $this->call('GET', '/api/trust');
+        self::assertFalse(self::list($own, 'grants')[0]['holds'] ?? true);
+        self::assertNull(self::list($own, 'grants')[0]['withdrawnBy'] ?? null);
+        self::assertNotNull(self::list($own, 'grants')[0]['withdrawnOn'] ?? null);
+    }
+
+    public function testPracticeTreesAreDrawnForAPart(): void
+    {
+        $this->signIn('ida');
+        $tree = $this->call('GET', '/api/practice?month=6&for=sambucus-nigra/flower');
+        self::assertSame('black elder, flowers', $tree['hope']);
+        $this->call('GET', '/api/practice?for=sambucus-nigra/beard');
+        self::assertResponseStatusCodeSame(422);
+        $lot = self::getContainer()->get(PracticeLot::class);
+        self::assertInstanceOf(PracticeLot::class, $lot);
+        $drawn = [];
+        for ($seed = 0; $seed < 60; ++$seed) {
+            $code = new PracticeCode('central-european-hills', 6, $seed, 'sambucus-nigra', 'flower');
+            $drawn[] = $lot->drawn($code)->tree->taxon->id;
+        }
+        $counts = array_count_values($drawn);
+        self::assertGreaterThan(12, $counts['sambucus-nigra'] ?? 0);
+        self::assertGreaterThan(3, $counts['sambucus-ebulus'] ?? 0, 'what is mistaken for it comes often');
+    }
+
+    /** All that black elder shows in June, scored in one go. */
+    private function elder(string $tag): string
+    {
+        $begun = $this->call('POST', '/api/examinations', [
+            'specimenId' => $this->tree($tag),
+            'date' => '2027-06-14',
+            'claimTaxon' => self::ELDER['taxon'],
+            'claimPart' => self::ELDER['part'],
+        ]);
+        $id = self::text($begun, 'id');
+        $this->score("/api/examinations/$id", Starter::ELDER_AS_SHIPPED);
+        $this->call('PATCH', "/api/examinations/$id", ['conditions' => ['in-full-bloom' => true]]);
+        self::assertResponseIsSuccessful();
+
+        return $id;
+    }
+
+    /**
+     * @param array<mixed> $of
+     *
+     * @return list<array<mixed>>
+     */
+    private static function list(array $of, string $key): array
+    {
+        foreach (explode('.', $key) as $step) {
+            $of = \is_array($of[$step] ?? null) ? $of[$step] : [];
+        }
+
+        return array_values(array_filter($of, is_array(...)));
+    }
+}
