@@ -26,7 +26,8 @@ final readonly class Eye
     private const LEAST_SHARE = 0.2;
     private const MOST = 0.6;
 
-    private function __construct(private ExaminerKind $kind, private float $mean)
+    /** @param array<string, float>|null $counted by character; null: the rates of the flora, at the examiner's own mean */
+    private function __construct(private ExaminerKind $kind, private float $mean, private ?array $counted = null)
     {
     }
 
@@ -40,9 +41,36 @@ final readonly class Eye
         return new self($kind, max(1e-9, array_sum($rates) / \count($rates)));
     }
 
+    /**
+     * An eye whose misreadings were counted, character by character. What nobody has counted is misread as the flora
+     * says, by as much more or less as the counted ones are.
+     *
+     * @param array<string, float> $counted character → share of looks misread, 0 to 1
+     */
+    public static function counted(array $counted, CompiledFlora $compiled): self
+    {
+        $said = $found = 0.0;
+        foreach ($compiled->characters as $c) {
+            $rate = $c->character->legibility->misreading;
+            if ($rate > 0.0 && isset($counted[$c->character->id])) {
+                $said += $rate;
+                $found += $counted[$c->character->id];
+            }
+        }
+
+        return new self(ExaminerKind::Average, $said > 0.0 ? $found / $said : 1.0, $counted);
+    }
+
     /** Probability, 0 to 0.6, that a look at this character is misread. */
     public function rate(Character $character): float
     {
+        if (null !== $this->counted) {
+            return min(
+                self::MOST,
+                $this->counted[$character->id] ?? $this->mean * $character->legibility->misreading,
+            );
+        }
+
         return min(
             self::MOST,
             max(

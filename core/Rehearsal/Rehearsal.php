@@ -44,13 +44,21 @@ final class Rehearsal
     /**
      * @param int  $plays examinations played for each estimate
      * @param bool $exact dangerous trees are not played: the exact bound, which is never too low, stands alone
+     * @param array<string, float>|null $counted how often each character was misread, counted; every examiner then
+     *                                           reads like that
      */
     public function __construct(
         private readonly Flora $flora,
         private readonly int $seed,
         private readonly int $plays,
         private readonly bool $exact = false,
+        private readonly ?array $counted = null,
     ) {
+    }
+
+    private function eye(ExaminerKind $kind, CompiledFlora $compiled): Eye
+    {
+        return null === $this->counted ? Eye::of($kind, $compiled) : Eye::counted($this->counted, $compiled);
     }
 
     /** @return list<array{Taxon, Part}> every part that may be taken */
@@ -243,7 +251,7 @@ final class Rehearsal
         foreach ($goals as [, $goal]) {
             $rehearser = new Rehearser(
                 $this->desk($this->compiled($rest, 'mature'), $goal),
-                Eye::of($kind, $this->compiled($this->flora, 'mature')),
+                $this->eye($kind, $this->compiled($this->flora, 'mature')),
                 new TreeKind($this->compiled($this->flora, 'mature'), $taxon->id, false),
             );
             for ($i = 0, $each = max(1, intdiv($n, 10)); $i < $each; ++$i) {
@@ -271,7 +279,7 @@ final class Rehearsal
     ): Conclusion {
         $full = $this->compiled($this->flora, 'mature');
         $held = $this->compiled($rest, 'mature');
-        $eye = Eye::of($kind, $full);
+        $eye = $this->eye($kind, $full);
         $tree = new TreeKind($full, $taxon->id, false);
         [$hoped, $part] = $this->wanted()[0];
         $desk = $this->desk($held, $goal = new Goal(new Claim($hoped, $part, []), $day));
@@ -319,7 +327,7 @@ final class Rehearsal
             $dangerous = new TreeKind($compiled, $tree, true);
             $stages[] = [
                 $share,
-                (new ExactBound(Eye::of($kind, $compiled)))->chances($dangerous, $goal, $desk),
+                (new ExactBound($this->eye($kind, $compiled)))->chances($dangerous, $goal, $desk),
                 ExactBound::stated($dangerous, $goal, $desk),
             ];
         }
@@ -336,7 +344,7 @@ final class Rehearsal
     ): Rehearser {
         return new Rehearser(
             $this->desk($compiled, $goal),
-            Eye::of($kind, $compiled),
+            $this->eye($kind, $compiled),
             new TreeKind($compiled, $tree, $unknownIsWelcome),
         );
     }

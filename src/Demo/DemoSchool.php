@@ -30,6 +30,7 @@ use App\Learning\DrillCard;
 use App\Learning\LearnerReading;
 use App\Learning\Mnemonic;
 use App\Learning\PracticeAnswer;
+use App\Learning\RateProposal;
 use App\Library\FloraEdition;
 use App\Library\FloraLibrary;
 use App\Library\NeverReview;
@@ -217,6 +218,7 @@ final readonly class DemoSchool
                     ScoreRecord::class,
                     NeverReview::class,
                     TreeSign::class,
+                    RateProposal::class,
                     TrustGrant::class,
                     TrustRule::class,
                     DrillCard::class,

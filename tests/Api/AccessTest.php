@@ -136,6 +136,10 @@ final class AccessTest extends ApiTestCase
             '/api/drills/answers',
             ['card' => 'bark/quercus-robur', 'lot' => 7, 'answer' => 'quercus-robur'],
         ],
+        'app_learning_rates_show' => ['instructors', '/api/learning/rates'],
+        'app_learning_rates_propose' => ['instructors', '/api/learning/rates', ['id' => '{random}']],
+        'app_learning_rates_document' => ['instructors', '/api/learning/rates/{random}.yaml'],
+        'app_learning_rates_rehearse' => ['instructors', '/api/learning/rehearsal?part=sambucus-nigra/flower'],
         'app_trust_trust_show' => ['readers', '/api/trust'],
         'app_trust_trust_rule' => [
             'instructors',

@@ -11,6 +11,7 @@ use App\Learning\PracticeLot;
 use Hylognosis\Learning\PracticeTree;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
+use Symfony\Component\Yaml\Yaml;
 
 /** Practice trees, drills, and what one confuses. */
 final class LearningApiTest extends ApiTestCase
@@ -78,6 +79,53 @@ final class LearningApiTest extends ApiTestCase
         $other = self::code(static fn ($drawn): bool => null !== $drawn->hope && !$drawn->isWanted());
         self::assertSame('wrong', $this->answer($other, 'take')['mark']);
         self::assertSame('rightly-left', $this->answer($other, 'never')['mark']);
+    }
+
+    public function testRatesAreCountedProposedWithTheirSourceAndPlayedAgainstAPart(): void
+    {
+        $this->signIn('marta');
+        $page = $this->call('GET', '/api/learning/rates');
+        self::assertSame(3, $page['people']);
+        self::assertStringNotContainsString('Lenz', (string) json_encode($page['rates']), 'without names');
+        $rates = array_column((array) $page['rates'], 'rate');
+        self::assertSame($rates, self::falling($rates), 'the most misread first');
+        $gate = $this->call('GET', '/api/flora?flora='.self::FLORA);
+        $id = Uuid::v4()->toRfc4122();
+        $proposed = $this->call('POST', '/api/learning/rates', ['id' => $id]);
+        $this->call('POST', '/api/learning/rates', ['id' => $id]);
+        $founded = array_filter((array) $page['rates'], static fn (mixed $r): bool => \is_array($r) && $r['isWellFounded']);
+        self::assertSame(\count($founded), self::at($proposed, 'proposals.0.rates'));
+        self::assertSame($gate, $this->call('GET', '/api/flora?flora='.self::FLORA), 'no flora is changed by it');
+        $this->client->request('GET', "/api/learning/rates/$id.yaml");
+        $document = Yaml::parse((string) $this->client->getResponse()->getContent());
+        self::assertIsArray($document);
+        self::assertSame(self::FLORA, $document['flora']);
+        foreach ((array) $document['characters'] as $character) {
+            self::assertIsArray($character);
+            self::assertMatchesRegularExpression('/^counted 2027-06-14: \d+ of \d+ looks of 3 people/', (string) $character['source']);
+            self::assertGreaterThanOrEqual(0.01, $character['misreading']);
+            self::assertLessThanOrEqual(0.3, $character['misreading']);
+        }
+        $played = $this->call('GET', '/api/learning/rehearsal?part=sambucus-nigra/flower');
+        self::assertSame('black elder, flowers', $played['what']);
+        self::assertGreaterThan(0, self::at($played, 'passing.0.school'));
+        $this->call('GET', '/api/learning/rehearsal?part=sambucus-nigra/leaf-of-gold');
+        self::assertResponseStatusCodeSame(422);
+        $this->signIn('ida');
+        $this->call('GET', '/api/learning/rates');
+        self::assertResponseStatusCodeSame(403);
+    }
+
+    /**
+     * @param list<mixed> $numbers
+     *
+     * @return list<mixed>
+     */
+    private static function falling(array $numbers): array
+    {
+        rsort($numbers);
+
+        return $numbers;
     }
 
     public function testWhoLooksAtEverythingRoundARightTreeMayTakeIt(): void

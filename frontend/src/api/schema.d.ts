@@ -1469,6 +1469,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/learning/rates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_learning_rates_show"];
+        put?: never;
+        /** What is counted well enough is proposed, with the counts as its source. It changes no gate. */
+        post: operations["post_app_learning_rates_propose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learning/rates/{id}.yaml": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** As the flora's own file of characters has them: misreading, confusions, and where they are from. */
+        get: operations["get_app_learning_rates_document"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learning/rehearsal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How often this school would go wrong with a part. */
+        get: operations["get_app_learning_rates_rehearse"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/map/trees": {
         parameters: {
             query?: never;
@@ -3924,6 +3975,14 @@ export interface components {
              * @default []
              */
             scores?: components["schemas"]["PracticeScore"][];
+        };
+        /** @description Proposes what is counted now. */
+        RateProposalInput: {
+            /**
+             * @description made by whoever proposes, so that sent twice it is one
+             * @default
+             */
+            id?: string;
         };
         /** @enum {string} */
         TreeDanger: "deadly" | "serious" | "mild" | "harmless" | "doubted" | "unknown";
@@ -7273,6 +7332,102 @@ export interface components {
             /** @description kinds of which several trees were scored */
             variation: components["schemas"]["VariationView"][];
         };
+        /** @description How often a character was misread here, beside what the flora says. */
+        CountedRateView: {
+            /** @description id */
+            character: string;
+            /** @description its name */
+            label: string;
+            /** @description counted */
+            looks: number;
+            /** @description of these */
+            wrong: number;
+            /**
+             * Format: float
+             * @description the flora’s rate, 0 to 1
+             */
+            was: number;
+            /**
+             * Format: float
+             * @description counted, over the flora’s rate, 0 to 1
+             */
+            rate: number;
+            /**
+             * Format: float
+             * @description of the interval of 95 %
+             */
+            low: number;
+            /**
+             * Format: float
+             * @description of it
+             */
+            high: number;
+            /** @description there are looks enough to propose it */
+            isWellFounded: boolean;
+            /** @description that the flora does not name yet, in words */
+            confusions: string[];
+        };
+        /** @description Rates that were proposed for the next edition. */
+        RateProposalView: {
+            /** @description its id */
+            id: string;
+            /** @description name of who proposed them */
+            by: string;
+            /** @description RFC 3339 */
+            at: string;
+            /** @description whose readings were counted, without names */
+            people: number;
+            /** @description characters of which a rate is proposed */
+            rates: number;
+        };
+        /** @description The school’s readings, counted, and what was proposed of them. */
+        SchoolRatesView: {
+            /** @description the most misread first */
+            rates: components["schemas"]["CountedRateView"][];
+            /** @description whose readings they are */
+            people: number;
+            /** @description so many looks it takes before a rate is proposed */
+            leastLooks: number;
+            /** @description the last first */
+            proposals: components["schemas"]["RateProposalView"][];
+        };
+        /** @description How often a dangerous kind would pass for the part. */
+        SchoolPassingView: {
+            /** @description common name of the dangerous kind */
+            name: string;
+            severity: components["schemas"]["Severity"];
+            /**
+             * Format: float
+             * @description at most so often with the rates counted here, 0 to 1
+             */
+            school: number;
+            /**
+             * Format: float
+             * @description at most so often with an average examiner, 0 to 1
+             */
+            average: number;
+        };
+        /** @description How this school would fare with a part. */
+        SchoolRehearsalView: {
+            /** @description kind and part in words */
+            what: string;
+            /** @description in which right trees were played, 1 to 12 */
+            month: number;
+            /**
+             * Format: float
+             * @description share of right trees cleared with the rates counted here
+             */
+            right: number;
+            /**
+             * Format: float
+             * @description with an average examiner
+             */
+            rightAverage: number;
+            /** @description right trees played for each */
+            played: number;
+            /** @description dangerous kinds, the one that passes most easily first */
+            passing: components["schemas"]["SchoolPassingView"][];
+        };
         /** @description A tree on the map. */
         TreeDotView: {
             /** @description its id */
@@ -9533,7 +9688,7 @@ export interface components {
             rules: components["schemas"]["TrustRuleView"][];
             /** @description of all learners for an instructor, else one’s own */
             standings: components["schemas"]["TrustStandingView"][];
-            /** @description the last first; of all for an instructor, else one’s own */
+            /** @description what holds first, then the last; of all for an instructor, else one’s own */
             grants: components["schemas"]["TrustGrantView"][];
         };
         /** @description The weather of a day. */
@@ -13154,6 +13309,158 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+        };
+    };
+    get_app_learning_rates_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How it stands. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolRatesView"];
+                };
+            };
+            /** @description That is for instructors. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_learning_rates_propose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RateProposalInput"];
+            };
+        };
+        responses: {
+            /** @description How it stands. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolRatesView"];
+                };
+            };
+            /** @description That is for instructors. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nothing is counted well enough yet. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_learning_rates_document: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description For whoever makes the next edition. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/yaml": string;
+                };
+            };
+            /** @description That is for instructors. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such proposal. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_learning_rates_rehearse: {
+        parameters: {
+            query?: {
+                /** @description taxon/part */
+                part?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How it went. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolRehearsalView"];
+                };
+            };
+            /** @description That is for instructors. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such part, or it is never cleared. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

@@ -34,6 +34,7 @@ const PAGES = {
   "/practice/:code": page(() => import("../features/learning/practice-tree")),
   "/drills": page(() => import("../features/learning/drills")),
   "/trust": page(() => import("../features/learning/trust")),
+  "/rates": page(() => import("../features/learning/rates")),
   "/agreement": page(() => import("../features/learning/agreement")),
   "/learning": page(() => import("../features/learning/learning")),
   "/learning/:id": page(() => import("../features/learning/learning")),
@@ -93,7 +94,7 @@ const PLACES = [
   { to: "/year", label: "Year", wide: true },
   { to: "/species", label: "Species" },
   { to: "/surveys", label: "Ground", wide: true, also: ["/pastures", "/storms", "/stock", "/hazards", "/swallowed"] },
-  { to: "/practice", label: "Learn", wide: true, also: ["/drills", "/learning", "/trust", "/agreement"] },
+  { to: "/practice", label: "Learn", wide: true, also: ["/drills", "/learning", "/trust", "/agreement", "/rates"] },
   { to: "/terms", label: "Terms", wide: true },
 ];
 
@@ -115,6 +116,7 @@ const CALLED: Record<string, string> = {
   drills: "Two minutes",
   learning: "What I confuse",
   trust: "Trust",
+  rates: "What the school misreads",
   agreement: "Do we agree?",
   surveys: "Walk a place",
   storms: "After a storm",

@@ -36,3 +36,7 @@ export const LOOKED: Record<Schemas["TrustOutcome"], string> = {
   "cleared-wrongly": "was something else, and taken for it",
   nothing: "left open",
 };
+
+/** A small share, as one of so many. */
+export const oftenWords = (part: number): string =>
+  part <= 0 ? "never" : part >= 0.2 ? share(part) : `1 in ${new Intl.NumberFormat("en").format(Number((1 / part).toPrecision(2)))}`;

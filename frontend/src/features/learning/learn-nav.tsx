@@ -12,7 +12,12 @@ export function LearnNav() {
         { to: "/drills", label: "Two minutes" },
         { to: "/learning", label: "What I confuse" },
         { to: "/trust", label: "Trust" },
-        ...(role === "instructor" ? [{ to: "/agreement", label: "Do we agree?" }] : []),
+        ...(role === "instructor"
+          ? [
+              { to: "/agreement", label: "Do we agree?" },
+              { to: "/rates", label: "What we misread" },
+            ]
+          : []),
       ]}
     />
   );

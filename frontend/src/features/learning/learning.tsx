@@ -189,7 +189,12 @@ function School() {
           </li>
         ))}
       </ol>
-      <p className="mt-1 text-sm text-faded">All together, without names. What half of them misread is badly taught or badly drawn.</p>
+      <p className="mt-1 text-sm text-faded">
+        All together, without names.{" "}
+        <Link to="/rates" className="inline-flex min-h-11 items-center underline underline-offset-4">
+          All of it, and for the next edition
+        </Link>
+      </p>
     </section>
   );
 }
