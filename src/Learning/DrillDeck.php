@@ -34,17 +34,28 @@ use Random\Randomizer;
 final readonly class DrillDeck
 {
     private const ORGANS = ['twigs' => 'twig', 'bark' => 'bark', 'outlines' => 'outline'];
-    /** Characters by which an organ is drawn; a kind that describes fewer of them is not asked. */
+    /** Characters by which an organ is told; a kind that describes fewer of them is not asked. */
     private const DRAWN_BY = [
-        'twig' => ['bud.', 'twig.'],
+        'fruit' => ['fruit.'],
+        'leaf' => ['leaf.'],
+        'twig' => ['bud.', 'twig.', 'leaf.arrangement', 'leaf.ranks'],
         'bark' => ['bark.'],
         'outline' => ['outline.'],
-        'leaf' => ['leaf.'],
-        'fruit' => ['fruit.'],
     ];
+    /** Of other organs, what the drawing of this one hangs on too. */
+    private const DRAWN_WITH = [
+        'outline' => ['leaf.kind'],
+        'bark' => ['outline.', 'leaf.kind'],
+        'fruit' => ['flower.bract', 'flower.head'],
+    ];
+    private const HERB = 'herbaceous';
     private const LEAST_DRAWN = 4;
     private const WINTER = '01-20';
     private const SUMMER = '07-10';
+    /** When an organ is best seen, and else; of any other it is summer. */
+    private const SEEN_ON = ['twig' => [self::WINTER], 'fruit' => ['09-20', '07-10', '11-01', '06-01', '04-01']];
+    /** Without this an organ cannot be drawn. */
+    private const BARE = ['fruit' => 'fruit.kind', 'leaf' => 'leaf.kind', 'bark' => 'bark.surface', 'outline' => 'outline.habit'];
     private const CHOICES = 4;
     private const YEAR = 2027;
     private const MEASURED = ['leaf.length', 'fruit.width', 'leaf.width'];
@@ -133,6 +144,52 @@ final readonly class DrillDeck
         };
     }
 
+    /**
+     * An organ of a kind as one tree shows it, in winter where it is a twig.
+     *
+     * @param string $organ one of those it can draw: twig, bark, outline, leaf, fruit
+     *
+     * @return list<DescribedView>|null null where it is not described well enough to be drawn
+     */
+    public function plate(CompiledFlora $compiled, Taxon $taxon, string $organ, int $lot): ?array
+    {
+        if (!isset(self::DRAWN_BY[$organ]) || !self::isDrawn($taxon, $organ)) {
+            return null;
+        }
+        foreach (self::SEEN_ON[$organ] ?? [self::SUMMER] as $day) {
+            $tree = $this->tree($compiled, $taxon, $day, $lot);
+            if (!isset(self::BARE[$organ]) || null !== $tree->at(self::BARE[$organ], 0)) {
+                return self::described($compiled->flora, $tree, self::drawnWith($organ));
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> beginnings of the characters the drawing of an organ hangs on */
+    private static function drawnWith(string $organ): array
+    {
+        return [...self::DRAWN_BY[$organ], ...self::DRAWN_WITH[$organ] ?? []];
+    }
+
+    /**
+     * In what the two are never alike, organ by organ.
+     *
+     * @return array<string, list<string>> organ → lines; none where it does not part them
+     */
+    public function partedBy(Flora $flora, Taxon $one, Taxon $other): array
+    {
+        $by = [];
+        foreach (self::DRAWN_BY as $organ => $beginnings) {
+            $lines = self::telling($one, $other, $flora, $beginnings);
+            if ([] !== $lines) {
+                $by[$organ] = $lines;
+            }
+        }
+
+        return $by;
+    }
+
     /** @param list<string> $words */
     private function states(Flora $flora, string $card, array $words, int $lot, Randomizer $random): ?DrillItem
     {
@@ -187,7 +244,8 @@ final readonly class DrillDeck
         $organs = array_values(
             array_filter(
                 ['leaf', 'fruit', 'twig', 'bark', 'outline'],
-                static fn (string $organ): bool => self::isDrawn($one, $organ) && self::isDrawn($other, $organ),
+                fn (string $organ): bool => null !== $this->plate($compiled, $one, $organ, $lot)
+                    && null !== $this->plate($compiled, $other, $organ, $lot),
             ),
         );
         if ([] === $organs) {
@@ -217,7 +275,7 @@ final readonly class DrillDeck
     ): ?DrillItem {
         $taxon = $compiled->flora->taxa[$words[1] ?? ''] ?? null;
         $organ = self::ORGANS[$kind->value] ?? 'leaf';
-        if (null === $taxon || !self::isDrawn($taxon, $organ)) {
+        if (null === $taxon || null === $this->plate($compiled, $taxon, $organ, $lot)) {
             return null;
         }
         $choices = self::choices($compiled->flora, $taxon, $random, $organ);
@@ -427,7 +485,9 @@ final readonly class DrillDeck
         array $choices,
         ?Character $measured = null,
     ): DrillItemView {
-        $tree = $this->tree($compiled, $taxon, 'twig' === $organ ? self::WINTER : self::SUMMER, $lot);
+        $shows = null === $measured
+            ? $this->plate($compiled, $taxon, $organ, $lot) ?? []
+            : self::described($compiled->flora, $this->tree($compiled, $taxon, self::SUMMER, $lot), ['']);
 
         return new DrillItemView(
             $card,
@@ -435,7 +495,7 @@ final readonly class DrillDeck
             $kind,
             null === $measured ? 'Which tree is this of?' : $measured->question,
             $organ,
-            self::described($compiled->flora, $tree, null === $measured ? self::DRAWN_BY[$organ] : ['']),
+            $shows,
             '',
             '',
             '',
@@ -489,6 +549,18 @@ final readonly class DrillDeck
     /** @param list<string> $by beginnings of the characters */
     private static function tells(Taxon $taxon, Taxon $other, Flora $flora, array $by): string
     {
+        $tells = self::telling($taxon, $other, $flora, $by);
+
+        return [] === $tells ? '' : implode('; ', \array_slice($tells, 0, 3)).'.';
+    }
+
+    /**
+     * @param list<string> $by beginnings of the characters
+     *
+     * @return list<string>
+     */
+    private static function telling(Taxon $taxon, Taxon $other, Flora $flora, array $by): array
+    {
         $tells = [];
         foreach ($flora->characters as $character) {
             $of = [] !== array_filter($by, static fn (string $b): bool => str_starts_with($character->id, $b));
@@ -504,7 +576,7 @@ final readonly class DrillDeck
             }
         }
 
-        return [] === $tells ? '' : implode('; ', \array_slice($tells, 0, 3)).'.';
+        return $tells;
     }
 
     /** @return list<Taxon> the kind, and others it is taken for, in any order */
@@ -560,6 +632,10 @@ final readonly class DrillDeck
 
     private static function isDrawn(Taxon $taxon, string $organ): bool
     {
+        $woodiness = $taxon->description->frequencies('twig.woodiness') ?? [];
+        if ('twig' === $organ && ($woodiness[self::HERB] ?? 0.0) > 0.5) {
+            return false; // it has none in winter
+        }
         $described = 0;
         foreach (self::DRAWN_BY[$organ] as $beginning) {
             foreach ($taxon->description->characters() as $id) {

@@ -140,6 +140,8 @@ final class AccessTest extends ApiTestCase
         'app_learning_rates_propose' => ['instructors', '/api/learning/rates', ['id' => '{random}']],
         'app_learning_rates_document' => ['instructors', '/api/learning/rates/{random}.yaml'],
         'app_learning_rates_rehearse' => ['instructors', '/api/learning/rehearsal?part=sambucus-nigra/flower'],
+        'app_learning_cards_deck' => ['readers', '/api/cards?deck=twigs'],
+        'app_learning_cards_quiz' => ['readers', '/api/quiz?seed=7'],
         'app_trust_trust_show' => ['readers', '/api/trust'],
         'app_trust_trust_rule' => [
             'instructors',

@@ -93,7 +93,7 @@ final class LearningApiTest extends ApiTestCase
         $id = Uuid::v4()->toRfc4122();
         $proposed = $this->call('POST', '/api/learning/rates', ['id' => $id]);
         $this->call('POST', '/api/learning/rates', ['id' => $id]);
-        $founded = array_filter((array) $page['rates'], static fn (mixed $r): bool => \is_array($r) && $r['isWellFounded']);
+        $founded = array_filter((array) $page['rates'], static fn (mixed $r): bool => \is_array($r) && true === $r['isWellFounded']);
         self::assertSame(\count($founded), self::at($proposed, 'proposals.0.rates'));
         self::assertSame($gate, $this->call('GET', '/api/flora?flora='.self::FLORA), 'no flora is changed by it');
         $this->client->request('GET', "/api/learning/rates/$id.yaml");
@@ -102,7 +102,7 @@ final class LearningApiTest extends ApiTestCase
         self::assertSame(self::FLORA, $document['flora']);
         foreach ((array) $document['characters'] as $character) {
             self::assertIsArray($character);
-            self::assertMatchesRegularExpression('/^counted 2027-06-14: \d+ of \d+ looks of 3 people/', (string) $character['source']);
+            self::assertMatchesRegularExpression('/^counted 2027-06-14: \d+ of \d+ looks of 3 people/', self::text($character, 'source'));
             self::assertGreaterThanOrEqual(0.01, $character['misreading']);
             self::assertLessThanOrEqual(0.3, $character['misreading']);
         }

@@ -1286,6 +1286,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_learning_cards_deck"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/quiz": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_learning_cards_quiz"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drills": {
         parameters: {
             query?: never;
@@ -7008,6 +7040,26 @@ export interface components {
             /** @description how large it is */
             bytes: number;
         };
+        /** @description One drawing on a card. */
+        CardPlateView: {
+            /** @description by which it is named; empty where it stands alone */
+            letter: string;
+            /** @description of what it is drawn */
+            shows: components["schemas"]["DescribedView"][];
+        };
+        /** @description A card with two sides. */
+        CardView: {
+            /** @description on the front */
+            ask: string;
+            /** @description which part of the tree is drawn */
+            organ: string;
+            /** @description one or two */
+            plates: components["schemas"]["CardPlateView"][];
+            /** @description on the back */
+            answer: string;
+            /** @description what tells, on the back */
+            lines: string[];
+        };
         /** @enum {string} */
         DrillKind: "pair" | "states" | "twigs" | "bark" | "outlines" | "next" | "enough" | "ear" | "number";
         /** @description One of the answers to choose from. */
@@ -7042,6 +7094,14 @@ export interface components {
             choices: components["schemas"]["DrillChoiceView"][];
             /** @description of that number */
             unit: string;
+        };
+        /** @description A question of a printed quiz, with its answer. */
+        QuizQuestionView: {
+            item: components["schemas"]["DrillItemView"];
+            /** @description letter and words of the right choice, or the number */
+            answer: string;
+            /** @description what tells; may be empty */
+            why: string;
         };
         /** @description How a question was answered. */
         DrillResultView: {
@@ -12890,6 +12950,75 @@ export interface operations {
             };
             /** @description No such copy. */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_learning_cards_deck: {
+        parameters: {
+            query?: {
+                /** @description "pairs" or "twigs" */
+                deck?: string;
+                /** @description pairs of this kind only */
+                taxon?: string;
+                seed?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The cards of a deck. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardView"][];
+                };
+            };
+            /** @description No such deck or kind. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_learning_cards_quiz: {
+        parameters: {
+            query?: {
+                /** @description the same seed asks the same */
+                seed?: number;
+                /** @description a sort of drill; empty: of each */
+                kind?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The questions, with their answers. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuizQuestionView"][];
+                };
+            };
+            /** @description No such deck or kind. */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -35,6 +35,7 @@ const PAGES = {
   "/drills": page(() => import("../features/learning/drills")),
   "/trust": page(() => import("../features/learning/trust")),
   "/rates": page(() => import("../features/learning/rates")),
+  "/cards": page(() => import("../features/learning/cards")),
   "/agreement": page(() => import("../features/learning/agreement")),
   "/learning": page(() => import("../features/learning/learning")),
   "/learning/:id": page(() => import("../features/learning/learning")),
@@ -94,7 +95,7 @@ const PLACES = [
   { to: "/year", label: "Year", wide: true },
   { to: "/species", label: "Species" },
   { to: "/surveys", label: "Ground", wide: true, also: ["/pastures", "/storms", "/stock", "/hazards", "/swallowed"] },
-  { to: "/practice", label: "Learn", wide: true, also: ["/drills", "/learning", "/trust", "/agreement", "/rates"] },
+  { to: "/practice", label: "Learn", wide: true, also: ["/drills", "/learning", "/trust", "/cards", "/agreement", "/rates"] },
   { to: "/terms", label: "Terms", wide: true },
 ];
 
@@ -117,6 +118,7 @@ const CALLED: Record<string, string> = {
   learning: "What I confuse",
   trust: "Trust",
   rates: "What the school misreads",
+  cards: "Cards and sheets",
   agreement: "Do we agree?",
   surveys: "Walk a place",
   storms: "After a storm",

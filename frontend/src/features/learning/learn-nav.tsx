@@ -12,6 +12,7 @@ export function LearnNav() {
         { to: "/drills", label: "Two minutes" },
         { to: "/learning", label: "What I confuse" },
         { to: "/trust", label: "Trust" },
+        { to: "/cards", label: "Cards" },
         ...(role === "instructor"
           ? [
               { to: "/agreement", label: "Do we agree?" },

@@ -71,7 +71,7 @@ export default function Rates() {
                 {rates.data.proposals.map((p) => (
                   <li key={p.id} className="rule-b flex flex-wrap items-center justify-between gap-x-3 py-1">
                     <span>
-                      {dayWords(p.at.slice(0, 10))}, {p.by}: {p.rates} rates, of {p.people} people
+                      {dayWords(p.at.slice(0, 10))}, {p.by}: {p.rates === 1 ? "one rate" : `${p.rates} rates`}, of {p.people} people
                     </span>
                     <a className="inline-flex min-h-11 items-center underline underline-offset-4" href={`/api/learning/rates/${p.id}.yaml`} download>
                       YAML
