@@ -52,6 +52,8 @@ use App\Storm\StormStop;
 use App\Storm\StormWalk;
 use App\Survey\Survey;
 use App\Survey\SurveyLook;
+use App\Teaching\AdoptedTree;
+use App\Teaching\GroupDay;
 use App\Trees\Exposure;
 use App\Trees\Gone;
 use App\Trees\Light;
@@ -105,6 +107,7 @@ final readonly class DemoSchool
         private DemoMaking $making,
         private DemoGround $ground,
         private DemoLearning $learning,
+        private DemoTeaching $teaching,
         #[Autowire('%kernel.project_dir%/demo/school.yaml')] private string $file,
     ) {
     }
@@ -180,6 +183,7 @@ final readonly class DemoSchool
             $this->afterwards($school, $people, $trees, $examinations);
             $this->ground->add($school, $people, $sites, $trees);
             $this->learning->add($school, $people);
+            $this->teaching->add($school, $people, $sites, $trees);
             $this->settings->put(DemoClock::DAY, $school->text('day'));
         });
     }
@@ -218,6 +222,8 @@ final readonly class DemoSchool
                     ScoreRecord::class,
                     NeverReview::class,
                     TreeSign::class,
+                    GroupDay::class,
+                    AdoptedTree::class,
                     RateProposal::class,
                     TrustGrant::class,
                     TrustRule::class,

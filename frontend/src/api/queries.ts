@@ -342,3 +342,5 @@ export const dayHazardsQuery = (site: string, day: string, allergies: string[]) 
     placeholderData: keepPreviousData,
   });
 export const trustQuery = queryOptions({ queryKey: ["trust"], queryFn: () => unwrap(client.GET("/api/trust")) });
+export const groupsQuery = queryOptions({ queryKey: ["groups"], queryFn: () => unwrap(client.GET("/api/groups")) });
+export const adoptedQuery = queryOptions({ queryKey: ["adopted"], queryFn: () => unwrap(client.GET("/api/adopted")) });

@@ -2935,6 +2935,139 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/adopted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_teaching_adoption_all"];
+        put?: never;
+        post: operations["post_app_teaching_adoption_adopt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/adopted/{id}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put_app_teaching_adoption_note"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/adopted/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** The year is over, or given up; the album stays. */
+        delete: operations["delete_app_teaching_adoption_end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_teaching_group_all"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/groups/offer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a place offers on a day: for instructors, who see what the group confuses. */
+        get: operations["get_app_teaching_group_offer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/groups/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["get_app_teaching_group_show"];
+        put: operations["put_app_teaching_group_plan"];
+        post?: never;
+        /** It is not shown any more. */
+        delete: operations["delete_app_teaching_group_giveup"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/groups/{id}/results": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Found, not found, or taken back. Sent twice it is the same. */
+        put: operations["put_app_teaching_group_result"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/groups/{id}/after": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What was learnt, and whom to ask what next time. */
+        put: operations["put_app_teaching_group_after"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sites/{id}": {
         parameters: {
             query?: never;
@@ -4896,6 +5029,132 @@ export interface components {
              */
             height?: number | null;
         };
+        /** @description Which tree somebody means to look at for a year. */
+        AdoptInput: {
+            /**
+             * @description made by whoever adopts
+             * @default
+             */
+            id?: string;
+            /**
+             * @description id of the tree
+             * @default
+             */
+            tree?: string;
+        };
+        /** @description What was seen there today. */
+        AdoptedNoteInput: {
+            /**
+             * @description in one’s own words; it replaces what was noted today, empty takes it away
+             * @default
+             */
+            text?: string;
+        };
+        /** @description A station of a day with a group: a look at a tree, or an activity. */
+        StationInput: {
+            /**
+             * @description made by whoever plans it
+             * @default
+             */
+            id?: string;
+            /**
+             * @description id of a tree; null: anywhere
+             * @default null
+             */
+            tree?: string | null;
+            /**
+             * @description what is looked at; empty where it is an activity
+             * @default
+             */
+            character?: string;
+            /**
+             * @description what is done; empty where it is a look
+             * @default
+             */
+            activity?: string;
+            /**
+             * @description for whoever leads
+             * @default
+             */
+            note?: string;
+        };
+        /** @description A day with a group, as it is planned. */
+        GroupDayInput: {
+            /**
+             * @description YYYY-MM-DD
+             * @default
+             */
+            day?: string;
+            /**
+             * @description where
+             * @default
+             */
+            siteId?: string;
+            /**
+             * @description which group
+             * @default
+             */
+            name?: string;
+            /**
+             * @description ids of people of the school
+             * @default []
+             */
+            people?: string[];
+            /**
+             * @description how many others come
+             * @default 0
+             */
+            guests?: number;
+            /**
+             * @description in the order they are gone round
+             * @default []
+             */
+            stations?: components["schemas"]["StationInput"][];
+        };
+        /** @description Found, or not. */
+        ResultInput: {
+            /**
+             * @description id of the station
+             * @default
+             */
+            station?: string;
+            /**
+             * @description id of somebody of the school, or "guest-1" and so on
+             * @default
+             */
+            who?: string;
+            /**
+             * @description null: taken back
+             * @default null
+             */
+            found?: boolean | null;
+        };
+        /** @description Whom to ask what. */
+        NextInput: {
+            /**
+             * @description id of somebody of the school
+             * @default
+             */
+            who?: string;
+            /**
+             * @description what to ask of him
+             * @default
+             */
+            character?: string;
+        };
+        /** @description What came of a day. */
+        AfterInput: {
+            /**
+             * @description what was learnt
+             * @default
+             */
+            learnt?: string;
+            /**
+             * @description whom to ask what next time
+             * @default []
+             */
+            next?: components["schemas"]["NextInput"][];
+        };
         /** @enum {string} */
         Soil: "" | "acid" | "neutral" | "lime";
         /** @enum {string} */
@@ -5215,7 +5474,7 @@ export interface components {
         /** @enum {string} */
         StationKind: "" | "records" | "stand-in";
         /** @description Where the weather of a place is to come from. */
-        StationInput: {
+        StationInput2: {
             station: components["schemas"]["StationKind"];
         };
         /** @description How a file of a station is meant. */
@@ -9461,6 +9720,231 @@ export interface components {
             open: number;
             /** @description of the reader’s flora, for a look where a group is enough */
             groups: components["schemas"]["GroupView"][];
+        };
+        /** @description What the month can show on a tree and nobody has looked at. */
+        WantedLookView: {
+            /** @description id */
+            character: string;
+            /** @description its name */
+            label: string;
+            /** @description what is asked */
+            question: string;
+            /** @description which part of the tree */
+            organ: string;
+            /** @description it is only seen for a part of the year */
+            isSeason: boolean;
+        };
+        /** @description A picture in the album. */
+        AlbumPictureView: {
+            /** @description its id */
+            id: string;
+            /** @description what it shows */
+            caption: string;
+            /** @description day, YYYY-MM-DD */
+            on: string;
+        };
+        /** @description A month of the year with a tree. */
+        AlbumMonthView: {
+            /** @description YYYY-MM */
+            month: string;
+            /** @description what was noted, each with its day */
+            notes: string[];
+            /** @description what came, each with its day */
+            events: string[];
+            /** @description what the learner scored there */
+            looked: string[];
+            /** @description taken in it */
+            pictures: components["schemas"]["AlbumPictureView"][];
+        };
+        /** @description A tree that is looked at for a year. */
+        AdoptedTreeView: {
+            /** @description its id */
+            id: string;
+            /** @description id of the tree */
+            tree: string;
+            /** @description its tag */
+            tag: string;
+            /** @description name of the place */
+            site: string;
+            /** @description where it stands */
+            whereabouts: string;
+            /** @description common name; empty where it is not settled, or not to be told */
+            kind: string;
+            /** @description name of who looks at it */
+            by: string;
+            /** @description the reader’s own */
+            isOwn: boolean;
+            /** @description YYYY-MM-DD */
+            since: string;
+            /** @description YYYY-MM-DD; null: still looked at */
+            endedOn?: string | null;
+            /** @description what to look at this month */
+            wanted: components["schemas"]["WantedLookView"][];
+            /** @description the first first */
+            months: components["schemas"]["AlbumMonthView"][];
+            /** @description what was noted today */
+            today: string;
+        };
+        /** @description Trees that are looked at for a year. */
+        AdoptedTreesView: {
+            /** @description one’s own; of all for an instructor */
+            trees: components["schemas"]["AdoptedTreeView"][];
+        };
+        /** @description A day with a group, in a line. */
+        GroupDayRowView: {
+            /** @description its id */
+            id: string;
+            /** @description YYYY-MM-DD */
+            day: string;
+            /** @description name of the place */
+            site: string;
+            /** @description which group */
+            name: string;
+            /** @description how many come */
+            people: number;
+            /** @description how many there are */
+            stations: number;
+        };
+        /** @description Something a group does at trees. */
+        ActivityView: {
+            /** @description its id */
+            id: string;
+            /** @description its name */
+            name: string;
+            /** @description what is learnt by it */
+            aim: string;
+            /** @description about how long it takes */
+            minutes: number;
+            /** @description what is needed */
+            material: string;
+            /** @description step by step */
+            how: string[];
+            /** @description what to heed */
+            caution: string;
+            /** @description it is noted for each whether it was found */
+            hasResults: boolean;
+        };
+        /** @description Days with groups, and what can be done on them. */
+        GroupDaysView: {
+            /** @description the last first */
+            days: components["schemas"]["GroupDayRowView"][];
+            /** @description in the order of the file */
+            activities: components["schemas"]["ActivityView"][];
+            /** @description the reader is an instructor */
+            mayPlan: boolean;
+        };
+        /** @description A look that a tree can be used for today. */
+        StationLookView: {
+            /** @description id */
+            character: string;
+            /** @description its name */
+            label: string;
+            /** @description what is asked */
+            question: string;
+            /** @description how to look */
+            hint: string;
+            /** @description somebody of the group misreads it */
+            isConfused: boolean;
+        };
+        /** @description A tree of the place, and what it is good for on the day. */
+        OfferedTreeView: {
+            /** @description its id */
+            id: string;
+            /** @description its tag */
+            tag: string;
+            /** @description where it stands */
+            whereabouts: string;
+            /** @description common name; empty where it is not settled, or not to be told */
+            kind: string;
+            /** @description by what is on record of it */
+            mayTouch: boolean;
+            danger: components["schemas"]["TreeDanger"];
+            /** @description what it shows well, what the group confuses first */
+            looks: components["schemas"]["StationLookView"][];
+        };
+        /** @description What a place offers a group on a day. */
+        GroupOfferView: {
+            /** @description that may be touched first */
+            trees: components["schemas"]["OfferedTreeView"][];
+            /** @description tags and labels of what must not be touched */
+            handsOff: string[];
+        };
+        /** @description Somebody who comes along. */
+        ParticipantView: {
+            /** @description id, or "guest-1" and so on */
+            who: string;
+            /** @description of somebody of the school; "guest 1" and so on */
+            name: string;
+            /** @description ids of what he misreads most, for whoever leads */
+            confuses: string[];
+        };
+        /** @description A station, with all its card says. */
+        StationView: {
+            /** @description its id */
+            id: string;
+            /** @description id of the tree */
+            tree?: string | null;
+            /** @description of the tree; empty: anywhere */
+            tag: string;
+            /** @description where it stands */
+            whereabouts: string;
+            /** @description by what is on record of the tree; true where there is none */
+            mayTouch: boolean;
+            /** @description what is looked at; empty where it is an activity */
+            character: string;
+            /** @description of that character */
+            label: string;
+            /** @description what is asked */
+            question: string;
+            /** @description how to look */
+            hint: string;
+            activity?: components["schemas"]["ActivityView"] | null;
+            /** @description for whoever leads */
+            note: string;
+            /** @description who → found */
+            results: {
+                [key: string]: boolean;
+            };
+        };
+        /** @description Whom to ask what next time. */
+        NextView: {
+            /** @description id */
+            who: string;
+            /** @description name */
+            name: string;
+            /** @description id */
+            character: string;
+            /** @description of the character */
+            label: string;
+        };
+        /** @description A day with a group. */
+        GroupDayView: {
+            /** @description its id */
+            id: string;
+            /** @description YYYY-MM-DD */
+            day: string;
+            /** @description where */
+            siteId: string;
+            /** @description its name */
+            site: string;
+            /** @description which group */
+            name: string;
+            /** @description who planned it */
+            by: string;
+            /** @description how many others come */
+            guests: number;
+            /** @description who comes along */
+            people: components["schemas"]["ParticipantView"][];
+            /** @description in the order they are gone round */
+            stations: components["schemas"]["StationView"][];
+            /** @description what must not be touched there */
+            handsOff: string[];
+            /** @description what was learnt */
+            learnt: string;
+            /** @description whom to ask what next time */
+            next: components["schemas"]["NextView"][];
+            /** @description the reader may */
+            mayChange: boolean;
         };
         /** @description How often something may be taken at a place in a year, and how often it was. */
         QuotaView: {
@@ -16875,6 +17359,535 @@ export interface operations {
             };
         };
     };
+    get_app_teaching_adoption_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The trees. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdoptedTreesView"];
+                };
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_app_teaching_adoption_adopt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AdoptInput"];
+            };
+        };
+        responses: {
+            /** @description The trees. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdoptedTreesView"];
+                };
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is adopted already. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_teaching_adoption_note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AdoptedNoteInput"];
+            };
+        };
+        responses: {
+            /** @description The trees. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdoptedTreesView"];
+                };
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_teaching_adoption_end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The trees. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdoptedTreesView"];
+                };
+            };
+            /** @description No such tree. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_teaching_group_all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The days. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupDaysView"];
+                };
+            };
+            /** @description It is not yours to change. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such day. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_teaching_group_offer: {
+        parameters: {
+            query?: {
+                /** @description ids of people of the school, with commas between */
+                people?: string;
+                site?: string;
+                day?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The trees. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupOfferView"];
+                };
+            };
+            /** @description It is not yours to change. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such day. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_app_teaching_group_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The day. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupDayView"];
+                };
+            };
+            /** @description It is not yours to change. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such day. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_teaching_group_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GroupDayInput"];
+            };
+        };
+        responses: {
+            /** @description The day. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupDayView"];
+                };
+            };
+            /** @description It is not yours to change. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such day. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_app_teaching_group_giveup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The days. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupDaysView"];
+                };
+            };
+            /** @description It is not yours to change. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such day. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_teaching_group_result: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ResultInput"];
+            };
+        };
+        responses: {
+            /** @description The day. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupDayView"];
+                };
+            };
+            /** @description It is not yours to change. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such day. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_app_teaching_group_after: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AfterInput"];
+            };
+        };
+        responses: {
+            /** @description The day. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupDayView"];
+                };
+            };
+            /** @description It is not yours to change. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No such day. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused; nothing was stored. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_app_trees_site_show: {
         parameters: {
             query?: never;
@@ -17908,7 +18921,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["StationInput"];
+                "application/json": components["schemas"]["StationInput2"];
             };
         };
         responses: {

@@ -36,6 +36,9 @@ const PAGES = {
   "/trust": page(() => import("../features/learning/trust")),
   "/rates": page(() => import("../features/learning/rates")),
   "/cards": page(() => import("../features/learning/cards")),
+  "/groups": page(() => import("../features/teaching/groups")),
+  "/groups/:id": page(() => import("../features/teaching/group")),
+  "/my-tree": page(() => import("../features/teaching/my-tree")),
   "/agreement": page(() => import("../features/learning/agreement")),
   "/learning": page(() => import("../features/learning/learning")),
   "/learning/:id": page(() => import("../features/learning/learning")),
@@ -95,7 +98,7 @@ const PLACES = [
   { to: "/year", label: "Year", wide: true },
   { to: "/species", label: "Species" },
   { to: "/surveys", label: "Ground", wide: true, also: ["/pastures", "/storms", "/stock", "/hazards", "/swallowed"] },
-  { to: "/practice", label: "Learn", wide: true, also: ["/drills", "/learning", "/trust", "/cards", "/agreement", "/rates"] },
+  { to: "/practice", label: "Learn", wide: true, also: ["/drills", "/learning", "/trust", "/cards", "/groups", "/my-tree", "/agreement", "/rates"] },
   { to: "/terms", label: "Terms", wide: true },
 ];
 
@@ -119,6 +122,8 @@ const CALLED: Record<string, string> = {
   trust: "Trust",
   rates: "What the school misreads",
   cards: "Cards and sheets",
+  groups: "Groups",
+  "my-tree": "One tree, a whole year",
   agreement: "Do we agree?",
   surveys: "Walk a place",
   storms: "After a storm",

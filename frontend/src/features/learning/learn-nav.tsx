@@ -12,6 +12,8 @@ export function LearnNav() {
         { to: "/drills", label: "Two minutes" },
         { to: "/learning", label: "What I confuse" },
         { to: "/trust", label: "Trust" },
+        { to: "/my-tree", label: "One tree" },
+        { to: "/groups", label: "Groups" },
         { to: "/cards", label: "Cards" },
         ...(role === "instructor"
           ? [

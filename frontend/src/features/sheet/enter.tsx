@@ -200,7 +200,7 @@ function Lines({ rows, conditions, wanted, route, today, units, blocked }: Lines
 }
 
 /** The tag as it stands on the paper. */
-function TreeByTag({ onFound }: { onFound: (id: string) => void }) {
+export function TreeByTag({ onFound }: { onFound: (id: string) => void }) {
   const [tag, setTag] = useState("");
   const words = tag.trim();
   const found = useInfiniteQuery({ ...treesQuery({ ...EVERY_TREE, q: words }), enabled: words !== "" });

@@ -8,6 +8,7 @@ import { DangerMark } from "../../ui/danger-mark";
 import { capital, dayWords } from "../../words/text";
 import { DANGER, directionWords, distanceWords, GONE, girthWords, POSITION_FROM, SEX, STAGE, treeLength } from "../../words/trees";
 import { Pictures } from "../pictures/pictures";
+import { AdoptedHere } from "../teaching/adopted-here";
 import { Crops } from "../year/crop";
 import { TreeSeason } from "../year/tree-season";
 import { FindAgain } from "./find-again";
@@ -123,6 +124,7 @@ function Shown({ page }: { page: TreePage }) {
           ) : (
             <WhatIsKnown known={known.data} id={tree.id} />
           )}
+          {role !== "guest" && there && <AdoptedHere tree={tree.id} />}
           <Part title="Health and storms">
             <TreeHealth id={tree.id} mayTell={role !== "guest" && there} />
           </Part>

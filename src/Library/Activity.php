@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+/** Something a group does at trees. */
+final readonly class Activity
+{
+    /**
+     * @param string       $aim        what is learnt by it
+     * @param int          $minutes    about how long it takes
+     * @param list<string> $how        step by step
+     * @param bool         $hasResults it is noted for each whether it was found
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $aim,
+        public int $minutes,
+        public string $material,
+        public array $how,
+        public string $caution,
+        public bool $hasResults,
+    ) {
+    }
+}
