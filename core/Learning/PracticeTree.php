@@ -28,13 +28,29 @@ final readonly class PracticeTree
     /** So far leaves of one tree spread about its own middle, of the whole normal range of its kind. */
     private const WITHIN = 0.25;
 
-    /** @param array<string, Showing> $shows by character, what can be seen that day */
+    /**
+     * @param array<string, Showing>                           $shows    by character, what can be seen that day
+     * @param array<string, non-empty-list<string|float>>|null $recorded what was seen on a tree that stands there;
+     *                                                                   null: it is drawn by lot
+     */
     private function __construct(
         public Taxon $taxon,
         private CompiledFlora $compiled,
         private array $shows,
         private int $seed,
+        private ?array $recorded = null,
     ) {
+    }
+
+    /**
+     * A tree that stands there, as it was read: nothing is added to what was seen.
+     *
+     * @param Taxon                                       $taxon what it is held to be
+     * @param array<string, non-empty-list<string|float>> $seen  by character of the flora
+     */
+    public static function recorded(CompiledFlora $compiled, Taxon $taxon, array $seen, int $seed): self
+    {
+        return new self($taxon, $compiled, [], $seed, $seen);
     }
 
     /**
@@ -68,7 +84,7 @@ final readonly class PracticeTree
     /** @return list<string> characters that can be looked at */
     public function characters(): array
     {
-        return array_keys($this->shows);
+        return array_map(strval(...), array_keys($this->recorded ?? $this->shows));
     }
 
     /**
@@ -80,6 +96,11 @@ final readonly class PracticeTree
      */
     public function at(string $character, int $place): string|float|null
     {
+        if (null !== $this->recorded) {
+            $seen = $this->recorded[$character] ?? [];
+
+            return [] === $seen ? null : $seen[(int) ($this->lot($character, $place) * \count($seen))];
+        }
         $showing = $this->shows[$character] ?? null;
         if (null === $showing) {
             return null;

@@ -42,6 +42,7 @@ final class PracticeController extends ApiController
         private readonly PracticeAnswerRepository $answers,
         private readonly SchoolClock $clock,
         private readonly Transaction $transaction,
+        private readonly SchoolTrees $trees,
         /** @var iterable<PractisedTrees> */
         #[AutowireIterator(PractisedTrees::class)] private readonly iterable $told,
     ) {
@@ -53,7 +54,7 @@ final class PracticeController extends ApiController
     public function draw(
         #[CurrentUser] User $user,
         #[MapQueryParameter(validationFailedStatusCode: 422)] int $month = 0,
-        #[OA\QueryParameter(description: 'a part all of it is about, "taxon/part"')]
+        #[OA\QueryParameter(description: 'a part all of it is about, "taxon/part"; or "school": a tree of its own')]
         #[MapQueryParameter(validationFailedStatusCode: 422)] string $for = '',
     ): JsonResponse {
         if ($month < 0 || $month > 12) {
@@ -61,6 +62,14 @@ final class PracticeController extends ApiController
         }
         $month = 0 === $month ? (int) $this->clock->today()->format('n') : $month;
 
+        if ('school' === $for) {
+            $codes = $this->trees->codes($user);
+            if ([] === $codes) {
+                throw Refused::field('for', 'No tree of the school is examined well enough to practise on.');
+            }
+
+            return $this->json($this->desk->view(PracticeCode::parse($codes[random_int(0, \count($codes) - 1)])));
+        }
         [$taxon, $part] = explode('/', $for, 2) + ['', ''];
         try {
             return $this->json(

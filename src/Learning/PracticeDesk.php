@@ -54,8 +54,8 @@ final readonly class PracticeDesk
 
         return new PracticeView(
             (string) $code,
-            $code->flora,
-            $code->month,
+            $drawn->compiled->flora->name,
+            $drawn->day->month(),
             null === $drawn->hope || null === $drawn->part
                 ? ''
                 : $drawn->hope->commonName().', '.$drawn->part->label,
@@ -89,7 +89,7 @@ final readonly class PracticeDesk
             $isRight = $reading->isRight($character);
             $readings[] = new LearnerReading(
                 $by,
-                $code->flora,
+                $drawn->compiled->flora->name,
                 $score->character,
                 $reading->true,
                 $reading->read,

@@ -30,7 +30,7 @@ final readonly class PracticeLot
     private const LEAST_SHOWN = 8;
     private const MIDDLE_OF_MONTH = 15;
 
-    public function __construct(private FloraLibrary $library)
+    public function __construct(private FloraLibrary $library, private SchoolTrees $trees)
     {
     }
 
@@ -40,6 +40,9 @@ final readonly class PracticeLot
      */
     public function drawn(PracticeCode $code): DrawnTree
     {
+        if ('' !== $code->tree) {
+            return $this->ofTheSchool($code);
+        }
         $compiled = $this->library->compiled($code->flora, LifeStage::Mature);
         $flora = $compiled->flora;
         $day = DayOfYear::parse(\sprintf('%02d-%02d', $code->month, self::MIDDLE_OF_MONTH));
@@ -79,7 +82,32 @@ final readonly class PracticeLot
         return [$taxon, $taxon->part($code->part)];
     }
 
-    /** @param Part|null $part one is drawn for: what is mistaken for it is drawn as often as all others together */
+    /** A tree somebody of the school examined; where nothing was hoped for, one of the parts it is taken for. */
+    private function ofTheSchool(PracticeCode $code): DrawnTree
+    {
+        $record = $this->trees->of($code->tree) ?? throw new UnknownEntry('No tree of the school has that code.');
+        $compiled = $this->library->compiled($record->flora, $record->stage);
+        $flora = $compiled->flora;
+        $taxon = $flora->taxon($record->specimen->kind);
+        $day = DayOfYear::on($record->date);
+        $seed = (int) hexdec(substr($code->tree, 0, 7));
+        $random = new Randomizer(new Mt19937($seed));
+        [$hope, $part] = null === $record->claimTaxon || null === $record->claimPart
+            ? self::hope($random, self::parts($flora, $day), $taxon)
+            : [$flora->taxon($record->claimTaxon), $flora->taxon($record->claimTaxon)->part($record->claimPart)];
+
+        return new DrawnTree(
+            $code,
+            PracticeTree::recorded($compiled, $taxon, $this->trees->seen($record, $flora), $seed),
+            $compiled,
+            $flora,
+            Phenology::at($flora, $record->specimen->site->place()),
+            $day,
+            $hope,
+            $part,
+        );
+    }
+
     private static function taxon(Randomizer $random, CompiledFlora $of, CompiledFlora $examinedBy, ?Part $part): Taxon
     {
         $lots = [];

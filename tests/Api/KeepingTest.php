@@ -61,7 +61,7 @@ final class KeepingTest extends TestCase
         self::assertStringContainsString('Restored: ', $said);
         $restored = self::rows($this->database('empty.db'));
         self::assertSame(self::rows($this->database('school.db')), $restored);
-        self::assertCount(47, $restored);
+        self::assertCount(52, $restored);
         self::assertGreaterThan(0, $restored['picture_bytes']['count']);
         self::assertGreaterThan(0, $restored['flora_edition']['count']);
         $this->shell(['hylognosis:doctor'], 'empty.db');

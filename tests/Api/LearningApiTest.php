@@ -8,6 +8,8 @@ use App\Learning\DrillDeck;
 use App\Learning\DrillKind;
 use App\Learning\PracticeCode;
 use App\Learning\PracticeLot;
+use App\Learning\SchoolTrees;
+use App\Library\FloraLibrary;
 use Hylognosis\Learning\PracticeTree;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
@@ -79,6 +81,29 @@ final class LearningApiTest extends ApiTestCase
         $other = self::code(static fn ($drawn): bool => null !== $drawn->hope && !$drawn->isWanted());
         self::assertSame('wrong', $this->answer($other, 'take')['mark']);
         self::assertSame('rightly-left', $this->answer($other, 'never')['mark']);
+    }
+
+    public function testTreesOfTheSchoolArePractisedOnAsTheyWereReadWithTheirNamesCovered(): void
+    {
+        $this->signIn('ida');
+        $trees = self::getContainer()->get(SchoolTrees::class);
+        self::assertInstanceOf(SchoolTrees::class, $trees);
+        $tree = $this->call('GET', '/api/practice?for=school');
+        $code = self::text($tree, 'code');
+        self::assertMatchesRegularExpression('/^tree\.[0-9a-f]{16}$/', $code);
+        self::assertSame($tree, $this->call('GET', '/api/practice/'.$code), 'the same code, the same tree');
+        $record = $trees->of(substr($code, 5));
+        self::assertNotNull($record);
+        $told = (string) json_encode($tree);
+        self::assertStringNotContainsString($record->id, $told);
+        self::assertStringNotContainsString($record->specimen->id, $told);
+        self::assertStringNotContainsString('"'.$record->specimen->tag.'"', $told);
+        $read = $trees->seen($record, self::getContainer()->get(FloraLibrary::class)->flora(self::FLORA));
+        self::assertEqualsCanonicalizing(array_keys($read), (array) $tree['characters'], 'nothing is added');
+        $answer = $this->answer($code, 'never', $record->specimen->kind);
+        self::assertTrue($answer['saidRight']);
+        $this->call('GET', '/api/practice/tree.0123456789abcdef');
+        self::assertResponseStatusCodeSame(404);
     }
 
     public function testRatesAreCountedProposedWithTheirSourceAndPlayedAgainstAPart(): void

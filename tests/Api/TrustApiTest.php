@@ -81,7 +81,7 @@ final class TrustApiTest extends ApiTestCase
         $this->call('POST', "/api/examinations/$id/harvests", ['amount' => 5, 'unit' => 'heads']);
         self::assertResponseStatusCodeSame(403);
         $this->signIn('marta');
-        self::assertStringContainsString('withdrew the trust of', (string) json_encode($this->call('GET', '/api/people/deeds')));
+        self::assertStringContainsString('withdrew the trust of', (string) json_encode($this->call('GET', '/api/people')));
     }
 
     public function testItFallsByItselfWhenALearnerWouldTakeAnotherTree(): void

@@ -13643,7 +13643,7 @@ export interface operations {
     get_app_learning_practice_draw: {
         parameters: {
             query?: {
-                /** @description a part all of it is about, "taxon/part" */
+                /** @description a part all of it is about, "taxon/part"; or "school": a tree of its own */
                 for?: string;
                 month?: number;
             };

@@ -207,7 +207,9 @@ export function shoot(t: Traits): Mark[] | null {
   // cut across
   const R = Math.max(step * 0.42, thick * 1.4);
   const middle: Point = [step * 1.15, -R * 1.1];
-  const pith = t.usual<string>("twig.pith") ?? "narrow";
+  const pith = t.usual<string>("twig.pith");
+  // nobody has cut it: what is inside is not known
+  if (pith === undefined) return marks;
   const inside = pith === "wide" ? 0.66 : pith === "narrow" ? 0.2 : pith === "star" ? 0.42 : 0.36;
   marks.push(disc(middle, R, skin), disc(middle, R * 0.86, TINT.wood ?? "#dcb"));
   const soft = { white: "#fffdf4", brown: "#b98a58", green: "#cfd9a6", pink: "#e6b7a0" }[t.usual<string>("twig.pith-colour") ?? "white"] ?? "#fffdf4";

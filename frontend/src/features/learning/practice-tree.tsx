@@ -34,6 +34,12 @@ const IN_THE_DRAWING = new Set(
 );
 const DRAWN: Record<string, string> = { Outline: "outline", Bark: "bark", "Twig and buds": "twig", Leaf: "leaf", Flower: "flower", Fruit: "fruit" };
 
+const TOOLS = { eye: "bare eye", lens: "hand lens", knife: "knife", glass: "binoculars" } as const;
+type Tool = keyof typeof TOOLS;
+/** With what a character is looked at: a rule is always at hand. */
+const toolFor = (c: Character): Tool =>
+  c.instrument === "hand-lens" ? "lens" : c.instrument === "knife" || c.reach === "cut" ? "knife" : c.reach === "binoculars" ? "glass" : "eye";
+
 /** One practice tree: walked round, looked at, scored, named, decided; then shown again with its name. */
 export default function PracticeTree() {
   const { code = "" } = useParams();
@@ -50,6 +56,7 @@ function Tree({ code }: { code: string }) {
   const flora = useQuery(floraQuery(tree.data?.flora));
   const [scores, setScores] = useState<Record<string, Score>>({});
   const [place, setPlace] = useState(0);
+  const [tool, setTool] = useState<Tool>("eye");
   const queries = useQueryClient();
   const answer = useMutation({
     mutationFn: (body: Schemas["PracticeInput"]) => unwrap(client.POST("/api/practice/{code}", { params: { path: { code } }, body })),
@@ -63,12 +70,16 @@ function Tree({ code }: { code: string }) {
   if (tree.isPending || flora.isPending) return <Loading what="the tree" />;
   if (flora.isError) return <Trouble error={flora.error} />;
   const shown = tree.data.places[place]?.shows ?? [];
-  const plates = organs(shown);
+  const all = new Map(flora.data.characters.map((c) => [c.id, c]));
+  const toolOf = (id: string): Tool => toolFor(all.get(id) as Character);
+  const seen = shown.filter((s) => all.has(s.character) && (toolOf(s.character) === "eye" || toolOf(s.character) === tool));
+  // of a tree of the school only what was read is shown: nothing is drawn round it
+  const plates = code.startsWith("tree.") ? [] : organs(seen);
   const characters = tree.data.characters.flatMap((id) => flora.data.characters.find((c) => c.id === id) ?? []);
   const scored = Object.values(scores).filter((s) => s.states.length > 0 || s.number !== "").length;
   return (
-    <div className="mx-auto max-w-5xl px-3 py-4 wide:px-6">
-      <h1 className="text-2xl">A tree in {MONTHS[tree.data.month - 1]}</h1>
+    <div className="mx-auto max-w-5xl px-3 py-4 wide:px-6 print:max-w-none print:p-0">
+      <h1 className="text-2xl print:hidden">A tree in {MONTHS[tree.data.month - 1]}</h1>
       <div className="hidden wide:block">
         <LearnNav />
       </div>
@@ -81,12 +92,18 @@ function Tree({ code }: { code: string }) {
               Hoped for: <strong>{capital(tree.data.hope)}</strong>. It may be that, or what is taken for it, or quite another.
             </p>
           )}
-          <div className="sticky top-0 z-10 mt-3 border-b border-ink bg-ground py-2">
+          <div className="sticky top-0 z-10 mt-3 flex flex-wrap gap-x-6 gap-y-1 border-b border-ink bg-ground py-2 print:hidden">
             <Choice
               label="Where on it"
               value={String(place)}
               options={tree.data.places.map((p, i) => ({ value: String(i), label: PLACE[p.place] ?? p.place }))}
               onChange={(v) => setPlace(Number(v))}
+            />
+            <Choice
+              label="Looked at with"
+              value={tool}
+              options={(Object.keys(TOOLS) as Tool[]).map((value) => ({ value, label: TOOLS[value] }))}
+              onChange={setTool}
             />
           </div>
           {ORGANS.map(([title, of]) => {
@@ -94,7 +111,7 @@ function Tree({ code }: { code: string }) {
             const plate = plates.find((p) => p.organ === DRAWN[title]);
             if (asked.length === 0) return null;
             return (
-              <section key={title} aria-label={title} className="mt-5" data-organ={title}>
+              <section key={title} aria-label={title} className="mt-5 print:hidden" data-organ={title}>
                 <h2 className="border-b border-ink text-lg">{title}</h2>
                 <div className="grid gap-x-6 gap-y-3 wide:grid-cols-[16rem_minmax(0,1fr)]">
                   <div>
@@ -116,6 +133,8 @@ function Tree({ code }: { code: string }) {
                         character={c}
                         isDrawn={plate !== undefined && IN_THE_DRAWING.has(c.id)}
                         shows={shown.find((s) => s.character === c.id)}
+                        needs={toolFor(c) === "eye" || toolFor(c) === tool ? null : toolFor(c)}
+                        onTake={setTool}
                         score={scores[c.id]}
                         onScore={(next) =>
                           setScores((all) => {
@@ -153,12 +172,48 @@ function Tree({ code }: { code: string }) {
               })
             }
           />
-          <p className="mt-6 text-sm text-faded">
-            The same tree for others: <span className="figures select-all">{code}</span>
+          <p className="mt-6 flex flex-wrap items-center gap-x-4 text-sm text-faded print:hidden">
+            <span>
+              The same tree for others: <span className="figures select-all">{code}</span>
+            </span>
+            <Button onClick={() => print()}>Print it</Button>
           </p>
+          <OnPaper tree={tree.data} flora={flora.data} code={code} />
         </>
       )}
     </div>
+  );
+}
+
+/** The tree on paper: each of its places with what it shows, drawn and not told, and a line to write on. */
+function OnPaper({ tree, flora, code }: { tree: Schemas["PracticeView"]; flora: Flora; code: string }) {
+  return (
+    <article className="hidden text-black print:block" data-on-paper="">
+      <style>{"@page { size: A4 portrait; margin: 12mm }"}</style>
+      <h2 className="text-xl font-bold">A tree in {MONTHS[tree.month - 1]}</h2>
+      {tree.hope && <p>Hoped for: {tree.hope}.</p>}
+      {tree.places.map((p) => (
+        <section key={p.place} className="mt-3 break-inside-avoid">
+          <h3 className="border-b border-black font-bold">{capital(PLACE[p.place] ?? p.place)}</h3>
+          <ul className="grid grid-cols-6 gap-2 pt-1">
+            {p.shows
+              .filter((s) => s.states[0])
+              .map((s) => (
+                <li key={s.character} className="flex flex-col items-center text-center text-[7.5pt]">
+                  <Tile character={s.character} state={s.states[0]?.state ?? ""} drawing={s.states[0]?.drawing ?? ""} size={56} />
+                  <span>{flora.characters.find((c) => c.id === s.character)?.label}</span>
+                  <span>..................</span>
+                </li>
+              ))}
+          </ul>
+        </section>
+      ))}
+      <p className="mt-4">It is ........................................ It could still be ........................................</p>
+      <p className="mt-2">take / not yet / never</p>
+      <p className="mt-2 text-[8pt]">
+        {flora.title}. The answer: {window.location.origin}/practice/{code}
+      </p>
+    </article>
   );
 }
 
@@ -169,6 +224,8 @@ function Question(p: {
   character: Character;
   isDrawn: boolean;
   shows: Schemas["DescribedView"] | undefined;
+  needs: Tool | null;
+  onTake: (tool: Tool) => void;
   score: Score | undefined;
   onScore: (score: Score) => void;
 }) {
@@ -186,9 +243,15 @@ function Question(p: {
         className="flex min-h-11 w-full flex-wrap items-center gap-x-3 text-left hover:bg-pressed"
       >
         <span>{character.question}</span>
+        {p.needs && <span className="text-sm text-faded">needs the {TOOLS[p.needs]}</span>}
         {read && <strong className="ml-auto">{read}</strong>}
       </button>
-      {open && (
+      {open && p.needs && (
+        <div className="py-2">
+          <Button onClick={() => p.needs && p.onTake(p.needs)}>Take the {TOOLS[p.needs]}</Button>
+        </div>
+      )}
+      {open && !p.needs && (
         <div className="space-y-2 py-2">
           <div className="flex flex-wrap items-center gap-4">
             {state && p.isDrawn && <p className="text-sm text-faded">The drawing shows it.</p>}

@@ -25,6 +25,10 @@ export default function Practice() {
       unwrap(client.GET("/api/practice", { params: { query: { ...(month && { month: Number(month) }), ...(about && { for: about }) } } })),
     onSuccess: (tree) => void go(`/practice/${tree.code}`),
   });
+  const own = useMutation({
+    mutationFn: () => unwrap(client.GET("/api/practice", { params: { query: { for: "school" } } })),
+    onSuccess: (tree) => void go(`/practice/${tree.code}`),
+  });
   const name = (taxon: string) => flora.data?.taxa.find((t) => t.id === taxon)?.commonName ?? taxon;
   return (
     <div className="mx-auto max-w-4xl px-4 py-5 wide:px-6">
@@ -59,8 +63,11 @@ export default function Practice() {
         <Button type="submit" tone="ink" disabled={draw.isPending}>
           Draw me a tree
         </Button>
+        <Button disabled={own.isPending} onClick={() => own.mutate()}>
+          One of our own trees
+        </Button>
       </form>
-      {draw.error && <Trouble error={draw.error} />}
+      {(draw.error ?? own.error) && <Trouble error={(draw.error ?? own.error) as Error} />}
       <form
         aria-label="A tree by its code"
         className="mt-3 flex flex-wrap items-end gap-3"
