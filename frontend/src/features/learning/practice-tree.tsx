@@ -88,7 +88,7 @@ function Tree({ code }: { code: string }) {
       ) : (
         <>
           {tree.data.hope && (
-            <p className="mt-2 border-l-4 border-ink pl-3">
+            <p className="mt-2 border-l-4 border-ink pl-3 print:hidden">
               Hoped for: <strong>{capital(tree.data.hope)}</strong>. It may be that, or what is taken for it, or quite another.
             </p>
           )}
@@ -113,7 +113,7 @@ function Tree({ code }: { code: string }) {
             return (
               <section key={title} aria-label={title} className="mt-5 print:hidden" data-organ={title}>
                 <h2 className="border-b border-ink text-lg">{title}</h2>
-                <div className="grid gap-x-6 gap-y-3 wide:grid-cols-[16rem_minmax(0,1fr)]">
+                <div className={plates.length > 0 ? "grid gap-x-6 gap-y-3 wide:grid-cols-[16rem_minmax(0,1fr)]" : ""}>
                   <div>
                     {plate && (
                       <svg
@@ -149,29 +149,31 @@ function Tree({ code }: { code: string }) {
               </section>
             );
           })}
-          <Decide
-            flora={flora.data}
-            hope={tree.data.hope}
-            scored={scored}
-            pending={answer.isPending}
-            error={answer.error}
-            onDecide={(decision, said) =>
-              answer.mutate({
-                id: newId(),
-                decision,
-                said,
-                scores: Object.entries(scores)
-                  .filter(([, s]) => s.states.length > 0 || parseDecimal(s.number) !== null)
-                  .map(([character, s]) => ({
-                    character,
-                    states: s.states,
-                    numbers: s.states.length > 0 ? [] : [parseDecimal(s.number) ?? 0],
-                    certainty: s.certainty,
-                    samples: Math.min(3, Math.max(1, s.places.length)),
-                  })),
-              })
-            }
-          />
+          <div className="print:hidden">
+            <Decide
+              flora={flora.data}
+              hope={tree.data.hope}
+              scored={scored}
+              pending={answer.isPending}
+              error={answer.error}
+              onDecide={(decision, said) =>
+                answer.mutate({
+                  id: newId(),
+                  decision,
+                  said,
+                  scores: Object.entries(scores)
+                    .filter(([, s]) => s.states.length > 0 || parseDecimal(s.number) !== null)
+                    .map(([character, s]) => ({
+                      character,
+                      states: s.states,
+                      numbers: s.states.length > 0 ? [] : [parseDecimal(s.number) ?? 0],
+                      certainty: s.certainty,
+                      samples: Math.min(3, Math.max(1, s.places.length)),
+                    })),
+                })
+              }
+            />
+          </div>
           <p className="mt-6 flex flex-wrap items-center gap-x-4 text-sm text-faded print:hidden">
             <span>
               The same tree for others: <span className="figures select-all">{code}</span>
