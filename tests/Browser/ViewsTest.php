@@ -55,7 +55,13 @@ final class ViewsTest extends BrowserTestCase
         yield 'A practice tree' => ['/practice/central-european-hills.06.k3f9x', 'What is it, and what would you do?'];
         yield 'Two minutes' => ['/drills', 'How sure'];
         yield 'What I confuse' => ['/learning', 'By character'];
-        yield 'Do we agree' => ['/agreement', 'all of one mind'];
+        yield 'Do we agree' => ['/agreement', 'Flower cluster'];
+        yield 'Trust' => ['/trust', 'What was granted'];
+        yield 'What we misread' => ['/rates', 'For the next edition'];
+        yield 'Cards' => ['/cards?taxon=sambucus-nigra', 'printed pages'];
+        yield 'Groups' => ['/groups', 'What can be done at trees'];
+        yield 'A group' => ['/groups/b2c1f0de-3f27-4d8e-9c53-000000000000', 'Afterwards'];
+        yield 'One tree' => ['/my-tree', 'Print the album'];
         yield 'Walk a place' => ['/surveys', 'Begin a walk'];
         yield 'Pastures' => ['/pastures', 'Lane pasture'];
         yield 'After a storm' => ['/storms', 'Lay a round'];
