@@ -11,9 +11,10 @@ use Hylognosis\Identification\RequiredList;
 use Hylognosis\Reason\Reason;
 
 /**
- * Point 8. The examiner may decide: a learner's examination clears nothing but a part he has earned trust for. Where taking the wrong tree could kill, a
- * second examiner, who knew neither the scores nor the hope, reaches the same taxon and meets the first three points
- * alone. Whoever comes to another conclusion is heard, needed or not, until that is settled on record.
+ * Point 8. The examiner may decide: a learner's examination clears nothing but a part he has earned trust for. Where
+ * taking the wrong tree could kill, a second examiner, who knew neither the scores nor the hope, reaches the same taxon
+ * and meets the first three points alone. Whoever comes to another conclusion is heard, needed or not, until that is
+ * settled on record.
  */
 final readonly class People implements Point
 {
@@ -98,7 +99,7 @@ final readonly class People implements Point
         return false;
     }
 
-    /** A second person is never such a learner: where a deadly kind is near, it takes two, and the other one decides. */
+    /** A second person is never such a learner: where a deadly kind is near it takes two, and the other one decides. */
     private function isTrusted(Dossier $dossier): bool
     {
         return true ===

@@ -7,8 +7,9 @@ namespace Hylognosis\Learning;
 use Hylognosis\Examination\Agreement;
 
 /**
- * How far several people who scored the same trees agree in one character: AC1, and kappa where the same number scored
- * each tree, with an interval of 95 % by leaving out one tree at a time.
+ * How far several people who scored the same trees agree in one character: AC1, and kappa, Cohen's where the same two
+ * scored each tree, Fleiss's where the same number did, each with an interval of 95 % by leaving out one tree at
+ * a time.
  *
  * Source: the jackknife, R. G. Miller, Biometrika 61 (1974) 1–15 (memory).
  */
@@ -18,15 +19,51 @@ final readonly class CharacterAgreement
 
     /**
      * @param int                        $trees    scored by two or more
-     * @param float|null                 $kappa    Fleiss's; null where not the same number scored each tree
+     * @param float|null                 $kappa    null where not the same number scored each tree
      * @param array{float, float}|null   $interval of AC1; null of fewer than three trees
+     * @param array{float, float}|null   $kappaInterval of kappa; null of fewer than three trees, or where there is none
+     * @param bool                       $isCohens it is the same two people's
      */
     private function __construct(
         public int $trees,
         public float $ac1,
         public ?float $kappa,
         public ?array $interval,
+        public ?array $kappaInterval = null,
+        public bool $isCohens = false,
     ) {
+    }
+
+    /**
+     * By the people who read it.
+     *
+     * @param non-empty-list<array<string, string>> $read for each tree, person → state
+     */
+    public static function byPeople(array $read): self
+    {
+        $people = array_unique(array_map(static function (array $by): string {
+            ksort($by);
+
+            return implode("\n", array_keys($by));
+        }, $read));
+        $all = self::of(array_map(array_count_values(...), $read));
+        $pair = explode("\n", $people[0] ?? '');
+        if (1 !== \count($people) || 2 !== \count($pair)) {
+            return $all;
+        }
+        $of = static fn (array $trees, string $who): array => array_values(
+            array_filter(array_column($trees, $who), is_string(...)),
+        );
+        $cohen = static fn (array $trees): float => Agreement::cohen($of($trees, $pair[0]), $of($trees, $pair[1]));
+
+        return new self(
+            $all->trees,
+            $all->ac1,
+            $cohen($read),
+            $all->interval,
+            $all->trees < 3 ? null : self::interval($read, $cohen),
+            true,
+        );
     }
 
     /** @param non-empty-list<array<string, int>> $counts for each tree, how many read which state */
@@ -39,24 +76,30 @@ final readonly class CharacterAgreement
             $n,
             Agreement::gwet($counts),
             1 === \count($raters) ? Agreement::fleiss($counts) : null,
-            $n < 3 ? null : self::interval($counts),
+            $n < 3 ? null : self::interval($counts, Agreement::gwet(...)),
+            $n < 3 || 1 !== \count($raters) ? null : self::interval($counts, Agreement::fleiss(...)),
         );
     }
 
     /**
-     * @param list<array<string, int>> $counts
+     * @template T of array<string, int|string>
+     *
+     * @param non-empty-list<T>                  $trees
+     * @param callable(non-empty-list<T>): float $figure
      *
      * @return array{float, float}
      */
-    private static function interval(array $counts): array
+    private static function interval(array $trees, callable $figure): array
     {
-        $n = \count($counts);
-        $whole = Agreement::gwet($counts);
+        $n = \count($trees);
+        $whole = $figure($trees);
         $without = [];
-        foreach (array_keys($counts) as $i) {
-            $rest = $counts;
+        foreach (array_keys($trees) as $i) {
+            $rest = $trees;
             unset($rest[$i]);
-            $without[] = Agreement::gwet(array_values($rest));
+            if ([] !== $rest) {
+                $without[] = $figure(array_values($rest));
+            }
         }
         $mean = array_sum($without) / $n;
         $squares = array_sum(array_map(static fn (float $one): float => ($one - $mean) ** 2, $without));

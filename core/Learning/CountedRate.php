@@ -25,7 +25,7 @@ final readonly class CountedRate
      * @param float                       $rate       0 to 1
      * @param float                       $low        95 % of what the rate can be lies above
      * @param float                       $high       and below
-     * @param array<string, list<string>> $confusions true state → what it was read as so often that it should be named
+     * @param array<string, list<string>> $confusions true state → what it was often read as
      */
     private function __construct(
         public Character $character,
@@ -50,7 +50,8 @@ final readonly class CountedRate
         );
         [$low, $high] = $share->interval();
         $confusions = [];
-        foreach ($character->isNumeric() ? [] : Confusions::of($character, $readings)->worst() as [$true, $read, $times]) {
+        $worst = $character->isNumeric() ? [] : Confusions::of($character, $readings)->worst();
+        foreach ($worst as [$true, $read, $times]) {
             if (
                 $times >= self::NAMED_FROM
                 && !\in_array($read, $character->legibility->confusions[$true] ?? [], true)

@@ -26,7 +26,7 @@ final readonly class Eye
     private const LEAST_SHARE = 0.2;
     private const MOST = 0.6;
 
-    /** @param array<string, float>|null $counted by character; null: the rates of the flora, at the examiner's own mean */
+    /** @param array<string, float>|null $counted by character; null: as the flora says, at the examiner's mean */
     private function __construct(private ExaminerKind $kind, private float $mean, private ?array $counted = null)
     {
     }

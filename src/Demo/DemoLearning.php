@@ -119,8 +119,13 @@ final readonly class DemoLearning
     }
 
     /** A practice tree drawn for the part that is something else. */
-    private function trap(User $learner, TrustRule $rule, \DateTimeImmutable $on, LearnersDecision $what, int $lot): void
-    {
+    private function trap(
+        User $learner,
+        TrustRule $rule,
+        \DateTimeImmutable $on,
+        LearnersDecision $what,
+        int $lot,
+    ): void {
         do {
             $code = new PracticeCode(self::FLORA, (int) $on->format('n'), $lot, $rule->taxon, $rule->part);
             $drawn = $this->lot->drawn($code);

@@ -43,7 +43,8 @@ final class HarvestVoter extends Voter
         $user = $token->getUser();
         $against = match (true) {
             !($user instanceof User) => 'Sign in first.',
-            !$user->role->mayDecide() && !$this->isTrusted($user, $subject) => 'Taking something is decided by an instructor; ask one to log it.',
+            !$user->role->mayDecide() && !$this->isTrusted($user, $subject) => 'Taking something '.
+                'is decided by an instructor; ask one to log it.',
             $this->examinations->isLookingBlind($user, $subject->specimen) => 'You are examining this tree as '.
                 'the second person. Sign yours first.',
             default => null,

@@ -158,7 +158,7 @@ final readonly class CardPress
         return $questions;
     }
 
-    /** @return list<string> what a kind nearly always shows, in a line; none where it varies, or has nothing of the kind */
+    /** @return list<string> what a kind nearly always shows, in a line; none where it varies, or has none */
     private static function usually(Flora $flora, Taxon $taxon, string $id): array
     {
         $usual = $taxon->description->frequencies($id) ?? [];

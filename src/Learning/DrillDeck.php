@@ -55,8 +55,14 @@ final readonly class DrillDeck
     /** When an organ is best seen, and else; of any other it is summer. */
     private const SEEN_ON = ['twig' => [self::WINTER], 'fruit' => ['09-20', '07-10', '11-01', '06-01', '04-01']];
     /** Without this an organ cannot be drawn. */
-    private const BARE = ['fruit' => 'fruit.kind', 'leaf' => 'leaf.kind', 'bark' => 'bark.surface', 'outline' => 'outline.habit'];
+    private const BARE = [
+        'fruit' => 'fruit.kind',
+        'leaf' => 'leaf.kind',
+        'bark' => 'bark.surface',
+        'outline' => 'outline.habit',
+    ];
     private const CHOICES = 4;
+    private const BARKS_OF = [LifeStage::Young, LifeStage::Mature, LifeStage::Old];
     private const YEAR = 2027;
     private const MEASURED = ['leaf.length', 'fruit.width', 'leaf.width'];
 
@@ -273,6 +279,12 @@ final readonly class DrillDeck
         int $lot,
         Randomizer $random,
     ): ?DrillItem {
+        $stage = LifeStage::Mature;
+        if (DrillKind::Bark === $kind) {
+            // one kind has three barks in its life
+            $stage = self::BARKS_OF[$random->getInt(0, 2)];
+            $compiled = $this->library->compiled($compiled->flora->name, $stage);
+        }
         $taxon = $compiled->flora->taxa[$words[1] ?? ''] ?? null;
         $organ = self::ORGANS[$kind->value] ?? 'leaf';
         if (null === $taxon || null === $this->plate($compiled, $taxon, $organ, $lot)) {
@@ -281,7 +293,7 @@ final readonly class DrillDeck
         $choices = self::choices($compiled->flora, $taxon, $random, $organ);
 
         return new DrillItem(
-            $this->drawnItem($compiled, $kind, $card, $lot, $organ, $taxon, $choices),
+            $this->drawnItem($compiled, $kind, $card, $lot, $organ, $taxon, $choices, stage: $stage),
             $taxon->id,
             '',
             [],
@@ -474,6 +486,16 @@ final readonly class DrillDeck
         );
     }
 
+    private static function question(?Character $measured, LifeStage $stage): string
+    {
+        return match (true) {
+            null !== $measured => $measured->question,
+            LifeStage::Young === $stage => 'Which tree is this of, a young one?',
+            LifeStage::Old === $stage => 'Which tree is this of, an old one?',
+            default => 'Which tree is this of?',
+        };
+    }
+
     /** @param list<Taxon> $choices */
     private function drawnItem(
         CompiledFlora $compiled,
@@ -484,6 +506,7 @@ final readonly class DrillDeck
         Taxon $taxon,
         array $choices,
         ?Character $measured = null,
+        LifeStage $stage = LifeStage::Mature,
     ): DrillItemView {
         $shows = null === $measured
             ? $this->plate($compiled, $taxon, $organ, $lot) ?? []
@@ -493,7 +516,7 @@ final readonly class DrillDeck
             $card,
             $lot,
             $kind,
-            null === $measured ? 'Which tree is this of?' : $measured->question,
+            self::question($measured, $stage),
             $organ,
             $shows,
             '',

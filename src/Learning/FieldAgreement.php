@@ -100,7 +100,7 @@ final readonly class FieldAgreement
         if ([] === $shared) {
             return null;
         }
-        $agreement = CharacterAgreement::of(array_values(array_map(array_count_values(...), $shared)));
+        $agreement = CharacterAgreement::byPeople(array_values($shared));
         $differ = [];
         foreach ($shared as $tree => $by) {
             if (\count(array_unique($by)) > 1) {
@@ -125,6 +125,9 @@ final readonly class FieldAgreement
             $agreement->kappa,
             $agreement->interval[0] ?? null,
             $agreement->interval[1] ?? null,
+            $agreement->kappaInterval[0] ?? null,
+            $agreement->kappaInterval[1] ?? null,
+            $agreement->isCohens,
             $differ,
         );
     }

@@ -8,7 +8,8 @@ namespace App\Learning;
 final readonly class PracticeCode
 {
     public const PATTERN =
-        '[a-z][a-z-]{2,60}\.(0[1-9]|1[0-2])\.[0-9a-z]{1,6}(\.[a-z][a-z0-9-]{2,60}\.[a-z][a-z0-9-]{1,40})?|tree\.[0-9a-f]{16}';
+        '[a-z][a-z-]{2,60}\.(0[1-9]|1[0-2])\.[0-9a-z]{1,6}(\.[a-z][a-z0-9-]{2,60}\.[a-z][a-z0-9-]{1,40})?'.
+        '|'.self::OF_THE_SCHOOL;
     /** Of a tree of the school itself. */
     private const OF_THE_SCHOOL = 'tree\.[0-9a-f]{16}';
     private const LONGEST = 90;
@@ -21,8 +22,14 @@ final readonly class PracticeCode
      * @param string $part  which
      * @param string $tree  of a tree of the school, by the hash of its examination; empty: it is drawn by lot
      */
-    public function __construct(public string $flora, public int $month, public int $seed, public string $taxon = '', public string $part = '', public string $tree = '')
-    {
+    public function __construct(
+        public string $flora,
+        public int $month,
+        public int $seed,
+        public string $taxon = '',
+        public string $part = '',
+        public string $tree = '',
+    ) {
     }
 
     /** @throws \InvalidArgumentException if it is no code */

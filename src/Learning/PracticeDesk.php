@@ -100,6 +100,11 @@ final readonly class PracticeDesk
             $views[] = self::read($character, $reading, $isRight);
         }
         usort($views, static fn (ReadView $a, ReadView $b): int => $a->isRight <=> $b->isRight);
+        foreach ($input->couldBe as $i => $kind) {
+            if (!isset($drawn->compiled->flora->taxa[$kind])) {
+                throw Refused::field("couldBe[$i]", 'There is no such kind.');
+            }
+        }
         $gate = self::gate($drawn, $observations);
         $mark = PracticeMark::of($input->decision, $drawn->isWanted(), $gate->isOpen ?? false);
         $truth = $drawn->tree->taxon;
@@ -133,6 +138,16 @@ final readonly class PracticeDesk
                     $gate->missing ?? [],
                 ),
                 array_map(static fn (Taxon $t): string => $t->commonName(), $gate->dangers ?? []),
+                array_values(
+                    array_map(
+                        static fn (Taxon $t): string => $t->commonName(),
+                        array_filter(
+                            $gate->dangers ?? [],
+                            static fn (Taxon $t): bool => \in_array($t->id, $input->couldBe, true),
+                        ),
+                    ),
+                ),
+                $saidRight || \in_array($truth->id, $input->couldBe, true),
                 $gate?->leader->commonName() ?? '',
                 $views,
             ),

@@ -7,7 +7,12 @@ namespace App\Learning;
 use App\Account\User;
 use Doctrine\ORM\Mapping as ORM;
 
-/** Counted rates of misreading, proposed for the next edition of a flora. They change no gate until an edition has them. */
+/**
+ * Counted rates of misreading, proposed for the next edition of a flora. They change no gate until an edition has them.
+ *
+ * @phpstan-type Rate array{character: string, looks: int, wrong: int, was: float, rate: float, low: float,
+ *     high: float, confusions: array<string, list<string>>}
+ */
 #[ORM\Entity]
 #[ORM\Table(name: 'rate_proposal')]
 class RateProposal
@@ -15,7 +20,7 @@ class RateProposal
     /**
      * @param string $id   made by whoever proposes
      * @param string $hash of the edition the rates were counted with
-     * @param list<array{character: string, looks: int, wrong: int, was: float, rate: float, low: float, high: float, confusions: array<string, list<string>>}> $rates
+     * @param list<Rate> $rates
      */
     public function __construct(
         #[ORM\Id] #[ORM\Column(length: 36)] public readonly string $id,

@@ -76,7 +76,12 @@ final class RatesController extends ApiController
                 \sprintf('Nothing was looked at %d times yet; fewer looks say too little.', CountedRate::LEAST_LOOKS),
             );
         }
-        $this->transaction->run(function (EntityManagerInterface $entities) use ($user, $input, $flora, $founded): void {
+        $this->transaction->run(function (EntityManagerInterface $entities) use (
+            $user,
+            $input,
+            $flora,
+            $founded,
+        ): void {
             if (null !== $entities->find(RateProposal::class, strtolower($input->id))) {
                 return; // sent twice
             }

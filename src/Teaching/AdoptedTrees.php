@@ -170,7 +170,8 @@ final readonly class AdoptedTrees implements GoesWithTree
         foreach ($adopted->notes as $note) {
             $months[substr($note['on'], 0, 7)]['notes'][] = $note['on'].': '.$note['text'];
         }
-        foreach ($this->entities->getRepository(TreeEvent::class)->findBy(['specimen' => $adopted->specimen]) as $event) {
+        $events = $this->entities->getRepository(TreeEvent::class)->findBy(['specimen' => $adopted->specimen]);
+        foreach ($events as $event) {
             $on = CalendarDay::iso($event->on);
             if (null === $event->takenBackAt && $within($on)) {
                 $months[substr($on, 0, 7)]['events'][] = $on.': '.$event->event->words();

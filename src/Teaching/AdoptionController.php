@@ -121,7 +121,9 @@ final class AdoptionController extends ApiController
     {
         $tree = $this->entities->find(AdoptedTree::class, strtolower($id));
 
-        return null === $tree || $tree->by !== $user ? throw Refused::missing('There is no such tree of yours.') : $tree;
+        return null === $tree || $tree->by !== $user
+            ? throw Refused::missing('There is no such tree of yours.')
+            : $tree;
     }
 
     private function view(User $user): AdoptedTreesView

@@ -228,7 +228,8 @@ final class GroupController extends ApiController
         if (('' === $station->character) === ('' === $station->activity)) {
             throw Refused::field("stations[$i]", 'A station is a look or an activity, one of the two.');
         }
-        if ('' !== $station->character && !isset($this->library->flora($user->flora)->characters[$station->character])) {
+        $characters = $this->library->flora($user->flora)->characters;
+        if ('' !== $station->character && !isset($characters[$station->character])) {
             throw Refused::field("stations[$i].character", 'There is no such character.');
         }
         if ('' !== $station->activity && !isset($this->activities->all()[$station->activity])) {

@@ -122,7 +122,9 @@ final readonly class GroupPage
             $stations,
             $handsOff,
             $day->learnt,
-            $leads ? $next : array_values(array_filter($next, static fn (NextView $n): bool => $n->who === $reader->id)),
+            array_values(
+                array_filter($next, static fn (NextView $n): bool => $leads || $n->who === $reader->id),
+            ),
             $leads,
         );
     }
@@ -137,6 +139,15 @@ final readonly class GroupPage
 
     private static function activity(Activity $a): ActivityView
     {
-        return new ActivityView($a->id, $a->name, $a->aim, $a->minutes, $a->material, $a->how, $a->caution, $a->hasResults);
+        return new ActivityView(
+            $a->id,
+            $a->name,
+            $a->aim,
+            $a->minutes,
+            $a->material,
+            $a->how,
+            $a->caution,
+            $a->hasResults,
+        );
     }
 }

@@ -55,7 +55,8 @@ final readonly class FallenTrust implements SettledTrees, PractisedTrees
         );
         if ([] !== $wrong) {
             $grant->withdraw($this->clock->now(), null, self::BECAUSE);
-            $this->deeds->note($grant->by, DeedKind::TrustFallen, $grant->learner->name, $grant->taxon.'/'.$grant->part);
+            $what = $grant->taxon.'/'.$grant->part;
+            $this->deeds->note($grant->by, DeedKind::TrustFallen, $grant->learner->name, $what);
         }
     }
 }

@@ -106,6 +106,50 @@ final class LearningApiTest extends ApiTestCase
         self::assertResponseStatusCodeSame(404);
     }
 
+    public function testWhatItCouldBeIsHeldAgainstTheDangersThatWereOpen(): void
+    {
+        $this->signIn('ida');
+        $code = self::code(static fn ($drawn): bool => $drawn->isWanted());
+        $open = $this->answer($code, 'not-yet');
+        self::assertSame([], $open['foreseen']);
+        $flora = self::getContainer()->get(FloraLibrary::class)->flora(self::FLORA);
+        $dangers = array_map(strval(...), array_keys($flora->dangerous()));
+        $said = $this->call('POST', '/api/practice/'.$code, [
+            'id' => Uuid::v4()->toRfc4122(),
+            'decision' => 'not-yet',
+            'couldBe' => \array_slice($dangers, 0, 12),
+        ]);
+        self::assertNotSame([], $said['foreseen']);
+        self::assertSame([], array_diff((array) $said['foreseen'], (array) $said['dangers']));
+        $this->call('POST', '/api/practice/'.$code, [
+            'id' => Uuid::v4()->toRfc4122(),
+            'decision' => 'not-yet',
+            'couldBe' => ['triffid'],
+        ]);
+        self::assertResponseStatusCodeSame(422);
+    }
+
+    public function testABarkIsAskedAtThreeAges(): void
+    {
+        $deck = self::getContainer()->get(DrillDeck::class);
+        self::assertInstanceOf(DrillDeck::class, $deck);
+        $surfaces = [];
+        foreach (range(1, 40) as $lot) {
+            $item = $deck->item(self::FLORA, 'bark/quercus-robur', $lot);
+            self::assertNotNull($item);
+            foreach ($item->view->shows as $shown) {
+                if ('bark.surface' === $shown->character) {
+                    $surfaces[$item->view->ask][] = $shown->states[0]->state;
+                }
+            }
+        }
+        self::assertCount(3, $surfaces);
+        $young = $surfaces['Which tree is this of, a young one?'] ?? [];
+        $old = $surfaces['Which tree is this of, an old one?'] ?? [];
+        self::assertContains('smooth', $young, 'a young oak is not ridged');
+        self::assertNotContains('smooth', $old);
+    }
+
     public function testRatesAreCountedProposedWithTheirSourceAndPlayedAgainstAPart(): void
     {
         $this->signIn('marta');
@@ -118,7 +162,10 @@ final class LearningApiTest extends ApiTestCase
         $id = Uuid::v4()->toRfc4122();
         $proposed = $this->call('POST', '/api/learning/rates', ['id' => $id]);
         $this->call('POST', '/api/learning/rates', ['id' => $id]);
-        $founded = array_filter((array) $page['rates'], static fn (mixed $r): bool => \is_array($r) && true === $r['isWellFounded']);
+        $founded = array_filter(
+            (array) $page['rates'],
+            static fn (mixed $r): bool => \is_array($r) && true === $r['isWellFounded'],
+        );
         self::assertSame(\count($founded), self::at($proposed, 'proposals.0.rates'));
         self::assertSame($gate, $this->call('GET', '/api/flora?flora='.self::FLORA), 'no flora is changed by it');
         $this->client->request('GET', "/api/learning/rates/$id.yaml");
@@ -127,7 +174,8 @@ final class LearningApiTest extends ApiTestCase
         self::assertSame(self::FLORA, $document['flora']);
         foreach ((array) $document['characters'] as $character) {
             self::assertIsArray($character);
-            self::assertMatchesRegularExpression('/^counted 2027-06-14: \d+ of \d+ looks of 3 people/', self::text($character, 'source'));
+            $counted = '/^counted 2027-06-14: \d+ of \d+ looks of 3 people/';
+            self::assertMatchesRegularExpression($counted, self::text($character, 'source'));
             self::assertGreaterThanOrEqual(0.01, $character['misreading']);
             self::assertLessThanOrEqual(0.3, $character['misreading']);
         }

@@ -80,7 +80,8 @@ final class TeachingApiTest extends ApiTestCase
             self::assertResponseStatusCodeSame(422);
         }
         $this->signIn('ida');
-        foreach ([[$this->person('ida'), 200], ['guest-2', 200], ['guest-3', 422], [$this->person('tobias'), 422]] as [$who, $code]) {
+        [$ida, $tobias] = [$this->person('ida'), $this->person('tobias')];
+        foreach ([$ida => 200, 'guest-2' => 200, 'guest-3' => 422, $tobias => 422] as $who => $code) {
             $this->call('PUT', "/api/groups/$id/results", ['station' => $station, 'who' => $who, 'found' => true]);
             self::assertResponseStatusCodeSame($code);
         }

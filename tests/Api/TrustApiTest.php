@@ -43,7 +43,8 @@ final class TrustApiTest extends ApiTestCase
     {
         $this->signIn('marta');
         foreach ([['senna', 'sambucus-nigra', 'flower', 409], ['ida', 'sambucus-nigra', 'flower', 409],
-            ['senna', 'tilia-cordata', 'flower', 422], ['jonas', 'sambucus-nigra', 'flower', 422]] as [$who, $taxon, $part, $code]) {
+            ['senna', 'tilia-cordata', 'flower', 422], ['jonas', 'sambucus-nigra', 'flower', 422],
+        ] as [$who, $taxon, $part, $code]) {
             $this->call('POST', '/api/trust', [
                 'id' => Uuid::v4()->toRfc4122(),
                 'learner' => $this->person($who),
@@ -81,7 +82,8 @@ final class TrustApiTest extends ApiTestCase
         $this->call('POST', "/api/examinations/$id/harvests", ['amount' => 5, 'unit' => 'heads']);
         self::assertResponseStatusCodeSame(403);
         $this->signIn('marta');
-        self::assertStringContainsString('withdrew the trust of', (string) json_encode($this->call('GET', '/api/people')));
+        $deeds = (string) json_encode($this->call('GET', '/api/people'));
+        self::assertStringContainsString('withdrew the trust of', $deeds);
     }
 
     public function testItFallsByItselfWhenALearnerWouldTakeAnotherTree(): void

@@ -67,8 +67,10 @@ trait AsksDirectly
     {
         $answer = $this->browser->executeScript(
             'const r = new XMLHttpRequest(); r.open(arguments[0], arguments[1], false); '.
-                'r.setRequestHeader("Content-Type", "application/json"); r.setRequestHeader("Accept", "application/json"); '.
-                'r.setRequestHeader("X-CSRF-Token", "csrf-token"); r.send(arguments[2]); return [r.status, r.responseText]',
+                'r.setRequestHeader("Content-Type", "application/json"); '.
+                'r.setRequestHeader("Accept", "application/json"); '.
+                'r.setRequestHeader("X-CSRF-Token", "csrf-token"); '.
+                'r.send(arguments[2]); return [r.status, r.responseText]',
             [$method, $path, null === $body ? null : json_encode($body, \JSON_THROW_ON_ERROR)],
         );
         self::assertIsArray($answer);

@@ -130,7 +130,8 @@ final class TrustTest extends BrowserTestCase
         $this->press('Plan it');
         $this->waitForText(WebDriverBy::cssSelector('h1'), 'Class of the parish');
         $this->press('Who comes along');
-        $this->click(WebDriverBy::xpath('//*[@role="dialog"]//*[self::label or self::button][contains(., "Ida Lenz")]'));
+        $ida = '//*[@role="dialog"]//*[self::label or self::button][contains(., "Ida Lenz")]';
+        $this->click(WebDriverBy::xpath($ida));
         $guests = $this->see(WebDriverBy::name('guests'));
         $guests->sendKeys([WebDriverKeys::BACKSPACE, '2']);
         $this->press('That is everybody');
@@ -165,8 +166,9 @@ final class TrustTest extends BrowserTestCase
         self::assertSame(1, $pages);
         $this->resize(1280, 800);
         $this->see(WebDriverBy::name('learnt'))->sendKeys('Bark by hand.');
-        $this->click(WebDriverBy::xpath('//section[@aria-labelledby="after"]//button[starts-with(@aria-label, "Ask Ida Lenz")]'));
-        $this->click(WebDriverBy::xpath('//section[@aria-labelledby="after"]//button[normalize-space(.)="Keep it"]'));
+        $after = '//section[@aria-labelledby="after"]//button';
+        $this->click(WebDriverBy::xpath($after.'[starts-with(@aria-label, "Ask Ida Lenz")]'));
+        $this->click(WebDriverBy::xpath($after.'[normalize-space(.)="Keep it"]'));
         $this->waitForText(WebDriverBy::cssSelector('[aria-labelledby="after"]'), 'Kept.');
         $this->cardsOnPaper();
         $this->aTreeForAYear();

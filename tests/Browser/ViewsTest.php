@@ -355,6 +355,8 @@ final class ViewsTest extends BrowserTestCase
         $this->browser->get(Servers::app().'/specie/quercus-robur');
         $this->waitForText(WebDriverBy::cssSelector('[role=alert]'), '“/specie/quercus-robur” leads nowhere');
         $this->browser->get(Servers::app().'/trees');
-        $this->browser->wait(self::PATIENCE)->until(fn (): bool => 'Trees · Hylognosis' === $this->browser->getTitle());
+        $this->browser
+            ->wait(self::PATIENCE)
+            ->until(fn (): bool => 'Trees · Hylognosis' === $this->browser->getTitle());
     }
 }

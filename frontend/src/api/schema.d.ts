@@ -4140,6 +4140,11 @@ export interface components {
              * @default []
              */
             scores?: components["schemas"]["PracticeScore"][];
+            /**
+             * @description kinds it could still be, their ids
+             * @default []
+             */
+            couldBe?: string[];
         };
         /** @description Proposes what is counted now. */
         RateProposalInput: {
@@ -7470,6 +7475,10 @@ export interface components {
             missing: string[];
             /** @description common names of dangerous kinds that were still open */
             dangers: string[];
+            /** @description of these, those that were named as what it could be */
+            foreseen: string[];
+            /** @description it was named as what it is or could be */
+            wasAmong: boolean;
             /** @description common name of what the scores spoke for */
             leader: string;
             /** @description what was read, the misread first */
@@ -7619,7 +7628,7 @@ export interface components {
             ac1: number;
             /**
              * Format: float
-             * @description Fleiss's; null where not the same number scored each tree
+             * @description null where not the same number scored each tree
              */
             kappa?: number | null;
             /**
@@ -7632,6 +7641,18 @@ export interface components {
              * @description and no more
              */
             high?: number | null;
+            /**
+             * Format: float
+             * @description kappa, in nineteen cases of twenty no less; null of fewer than three trees
+             */
+            kappaLow?: number | null;
+            /**
+             * Format: float
+             * @description and no more
+             */
+            kappaHigh?: number | null;
+            /** @description kappa is Cohen’s, of the same two people; else Fleiss’s */
+            isCohens: boolean;
             /** @description trees on which they differ */
             differ: components["schemas"]["DifferenceView"][];
         };
@@ -10232,7 +10253,7 @@ export interface components {
             rules: components["schemas"]["TrustRuleView"][];
             /** @description of all learners for an instructor, else one’s own */
             standings: components["schemas"]["TrustStandingView"][];
-            /** @description what holds first, then the last; of all for an instructor, else one’s own */
+            /** @description what holds first, then the last; one’s own, or of all */
             grants: components["schemas"]["TrustGrantView"][];
         };
         /** @description The weather of a day. */

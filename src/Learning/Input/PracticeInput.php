@@ -14,6 +14,7 @@ final readonly class PracticeInput
      * @param string              $id       a UUID made by whoever answers
      * @param string              $said     the kind it is taken for, its id; empty: left open
      * @param list<PracticeScore> $scores   what was read
+     * @param list<string>        $couldBe  kinds it could still be, their ids
      */
     public function __construct(
         #[Assert\Uuid(message: 'The id must be a UUID.')]
@@ -24,6 +25,9 @@ final readonly class PracticeInput
         #[Assert\Count(max: 150)]
         #[Assert\Valid]
         public array $scores = [],
+        #[Assert\Count(max: 12)]
+        #[Assert\All([new Assert\Type('string'), new Assert\Length(max: 80)])]
+        public array $couldBe = [],
     ) {
     }
 }

@@ -12,9 +12,12 @@ final readonly class AgreementView
      * @param string               $label     its name
      * @param int                  $trees     scored by two or more people
      * @param float                $ac1       Gwet's; 1 all of one mind, 0 no better than chance
-     * @param float|null           $kappa     Fleiss's; null where not the same number scored each tree
+     * @param float|null           $kappa     null where not the same number scored each tree
      * @param float|null           $low       AC1, in nineteen cases of twenty no less; null of fewer than three trees
      * @param float|null           $high      and no more
+     * @param float|null           $kappaLow  kappa, in nineteen cases of twenty no less; null of fewer than three trees
+     * @param float|null           $kappaHigh and no more
+     * @param bool                 $isCohens  kappa is Cohen’s, of the same two people; else Fleiss’s
      * @param list<DifferenceView> $differ    trees on which they differ
      */
     public function __construct(
@@ -25,6 +28,9 @@ final readonly class AgreementView
         public ?float $kappa,
         public ?float $low,
         public ?float $high,
+        public ?float $kappaLow,
+        public ?float $kappaHigh,
+        public bool $isCohens,
         public array $differ,
     ) {
     }

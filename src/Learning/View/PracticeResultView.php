@@ -20,6 +20,8 @@ final readonly class PracticeResultView
      * @param bool                $isOpen     the gate would have been open on what was scored
      * @param list<string>        $missing    what the part still required, in words
      * @param list<string>        $dangers    common names of dangerous kinds that were still open
+     * @param list<string>        $foreseen   of these, those that were named as what it could be
+     * @param bool                $wasAmong   it was named as what it is or could be
      * @param string              $leader     common name of what the scores spoke for
      * @param list<ReadView>      $readings   what was read, the misread first
      */
@@ -35,6 +37,8 @@ final readonly class PracticeResultView
         public bool $isOpen,
         public array $missing,
         public array $dangers,
+        public array $foreseen,
+        public bool $wasAmong,
         public string $leader,
         public array $readings,
     ) {

@@ -14,7 +14,11 @@ final readonly class TrustLookView
      * @param string       $at  tag of the tree; empty for a practice tree
      * @param string|null  $tree id of the tree; null for a practice tree
      */
-    public function __construct(public TrustOutcome $outcome, public string $on, public string $at, public ?string $tree)
-    {
+    public function __construct(
+        public TrustOutcome $outcome,
+        public string $on,
+        public string $at,
+        public ?string $tree,
+    ) {
     }
 }

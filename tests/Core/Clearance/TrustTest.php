@@ -72,7 +72,7 @@ final class TrustTest extends TestCase
         self::assertSame(Answer::Barred, (new Gate())->decide($barred)->answer);
         self::assertSame('second-needed', self::fir(null, ExaminerRole::Learner));
         $fir = Starter::observations(Starter::FIR);
-        self::assertSame('second-may-not-decide', self::fir($fir, ExaminerRole::Learner), 'two learners are not enough');
+        self::assertSame('second-may-not-decide', self::fir($fir, ExaminerRole::Learner), 'two learners do not do');
         self::assertSame('second-agrees', self::fir($fir, ExaminerRole::Instructor));
     }
 

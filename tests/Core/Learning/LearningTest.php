@@ -97,6 +97,25 @@ final class LearningTest extends TestCase
         self::assertSame([], WhatToAsk::of([], [], 3));
     }
 
+    public function testKappaIsCohensOfTheSameTwoElseFleisss(): void
+    {
+        $two = [
+            ['Ida' => 'opposite', 'Senna' => 'opposite'],
+            ['Ida' => 'alternate', 'Senna' => 'opposite'],
+            ['Senna' => 'alternate', 'Ida' => 'alternate'],
+            ['Ida' => 'opposite', 'Senna' => 'opposite'],
+        ];
+        $cohen = CharacterAgreement::byPeople($two);
+        self::assertTrue($cohen->isCohens);
+        // by hand: 3 of 4 alike; by chance 2/4 · 3/4 + 2/4 · 1/4 = 1/2
+        self::assertEqualsWithDelta(0.5, $cohen->kappa, 1e-12);
+        self::assertNotNull($cohen->kappaInterval);
+        $others = CharacterAgreement::byPeople([['Tobias' => 'opposite', 'Ida' => 'opposite'], ...$two]);
+        self::assertFalse($others->isCohens, 'not always the same two');
+        self::assertNotNull($others->kappa);
+        self::assertNull(CharacterAgreement::byPeople(\array_slice($two, 0, 2))->kappaInterval, 'of two trees none');
+    }
+
     public function testAgreementHasAnIntervalOfThreeTreesOrMore(): void
     {
         $two = CharacterAgreement::of([['a' => 2], ['a' => 1, 'b' => 1]]);

@@ -40,7 +40,7 @@ export default function Agreement() {
                 AC1, 19 of 20
               </th>
               <th scope="col" className="py-1 text-right font-normal">
-                Kappa
+                Kappa, 19 of 20
               </th>
             </tr>
           </thead>
@@ -55,8 +55,8 @@ export default function Agreement() {
       )}
       {characters.length > 0 && (
         <p className="mt-2 text-sm text-faded">
-          1: all of one mind; 0: no better than chance. Where nearly all trees show the same, kappa falls though all agree; AC1 does not. Of fewer
-          than three trees no interval is given.
+          1: all of one mind; 0: no better than chance. Where nearly all trees show the same, kappa falls though all agree; AC1 does not. Kappa is
+          Cohen’s where the same two scored each tree, Fleiss’s where as many did. Of fewer than three trees no figure is given.
         </p>
       )}
       {variation.length > 0 && (
@@ -89,7 +89,11 @@ function Row({ c }: { c: Schemas["AgreementView"] }) {
           {c.trees < FEW ? <span className="text-faded">too few trees</span> : c.ac1.toFixed(2)}
           {c.low != null && c.high != null && ` (${c.low.toFixed(2)} to ${c.high.toFixed(2)})`}
         </td>
-        <td className="figures py-1.5 text-right">{c.kappa == null || c.trees < FEW ? "" : c.kappa.toFixed(2)}</td>
+        <td className="figures py-1.5 text-right whitespace-nowrap">
+          {c.kappa != null && c.trees >= FEW && c.kappa.toFixed(2)}
+          {c.kappa != null && c.kappaLow != null && c.kappaHigh != null && ` (${c.kappaLow.toFixed(2)} to ${c.kappaHigh.toFixed(2)})`}
+          {c.kappa != null && c.trees >= FEW && <span className="block text-xs text-faded">{c.isCohens ? "Cohen" : "Fleiss"}</span>}
+        </td>
       </tr>
       {c.differ.map((d) => (
         <tr key={d.tree} className="text-sm">

@@ -156,11 +156,12 @@ function Tree({ code }: { code: string }) {
               scored={scored}
               pending={answer.isPending}
               error={answer.error}
-              onDecide={(decision, said) =>
+              onDecide={(decision, said, couldBe) =>
                 answer.mutate({
                   id: newId(),
                   decision,
                   said,
+                  couldBe,
                   scores: Object.entries(scores)
                     .filter(([, s]) => s.states.length > 0 || parseDecimal(s.number) !== null)
                     .map(([character, s]) => ({
@@ -314,9 +315,11 @@ function Decide(p: {
   scored: number;
   pending: boolean;
   error: Error | null;
-  onDecide: (decision: Schemas["LearnersDecision"], said: string) => void;
+  onDecide: (decision: Schemas["LearnersDecision"], said: string, couldBe: string[]) => void;
 }) {
   const [said, setSaid] = useState("");
+  const [could, setCould] = useState<string[]>([]);
+  const name = (id: string) => capital(p.flora.taxa.find((t) => t.id === id)?.commonName ?? id);
   return (
     <section aria-labelledby="decide" className="mt-8 border-2 border-ink bg-sheet p-4">
       <h2 id="decide" className="text-lg">
@@ -334,11 +337,39 @@ function Decide(p: {
             ))}
           </select>
         </Field>
+        <Field label="It could still be" hint="What your looks have not kept out, dangerous ones above all.">
+          <select
+            className={fieldClass}
+            name="practice-could-be"
+            value=""
+            onChange={(e) => e.target.value && setCould([...could, e.target.value].slice(0, 12))}
+          >
+            <option value="">name a kind</option>
+            {p.flora.taxa
+              .filter((t) => t.id !== said && !could.includes(t.id))
+              .map((t) => (
+                <option key={t.id} value={t.id}>
+                  {capital(t.commonName)}
+                </option>
+              ))}
+          </select>
+        </Field>
+        {could.length > 0 && (
+          <ul className="mt-1 flex flex-wrap gap-1.5">
+            {could.map((id) => (
+              <li key={id}>
+                <Button aria-label={`Not: ${name(id)}`} onClick={() => setCould(could.filter((x) => x !== id))}>
+                  {name(id)} ✕
+                </Button>
+              </li>
+            ))}
+          </ul>
+        )}
       </div>
       {p.error && <Trouble error={p.error} />}
       <div className="mt-3 flex flex-wrap gap-2">
         {(Object.keys(DECISION) as Schemas["LearnersDecision"][]).map((d) => (
-          <Button key={d} tone="ink" disabled={p.pending} onClick={() => p.onDecide(d, said)}>
+          <Button key={d} tone="ink" disabled={p.pending} onClick={() => p.onDecide(d, said, could)}>
             {capital(DECISION[d])}
           </Button>
         ))}
@@ -369,13 +400,14 @@ function Result({ result: r, code, flora }: { result: Schemas["PracticeResultVie
       </p>
       <p>
         {r.isOutsider && "Your flora does not know it. "}
-        {r.saidRight ? "You named it right." : "You took it for something else, or left it open."}
+        {r.saidRight ? "You named it right." : r.wasAmong ? "You had it among what it could be." : "You took it for something else, or left it open."}
       </p>
       {!r.isOutsider && <Mnemonics about={`kind/${r.taxon}`} />}
       <p className="mt-2">
         {r.isOpen ? "On what you scored the gate would have been open." : "On what you scored the gate would have stayed shut."}
         {r.missing.length > 0 && ` Still required: ${r.missing.join(", ")}.`}
         {r.dangers.length > 0 && <span className="text-berry"> It could still have been {r.dangers.slice(0, 6).join(", ")}.</span>}
+        {r.foreseen.length > 0 && ` Of these you named ${r.foreseen.join(", ")}.`}
         {r.leader && r.readings.length > 0 && ` Your scores spoke for ${r.leader}.`}
       </p>
       <h2 className="mt-4 border-b border-ink text-lg">
