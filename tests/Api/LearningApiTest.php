@@ -120,7 +120,9 @@ final class LearningApiTest extends ApiTestCase
             'couldBe' => \array_slice($dangers, 0, 12),
         ]);
         self::assertNotSame([], $said['foreseen']);
-        self::assertSame([], array_diff((array) $said['foreseen'], (array) $said['dangers']));
+        foreach ((array) $said['foreseen'] as $foreseen) {
+            self::assertContains($foreseen, (array) $said['dangers']);
+        }
         $this->call('POST', '/api/practice/'.$code, [
             'id' => Uuid::v4()->toRfc4122(),
             'decision' => 'not-yet',
@@ -146,8 +148,8 @@ final class LearningApiTest extends ApiTestCase
         self::assertCount(3, $surfaces);
         $young = $surfaces['Which tree is this of, a young one?'] ?? [];
         $old = $surfaces['Which tree is this of, an old one?'] ?? [];
-        self::assertContains('smooth', $young, 'a young oak is not ridged');
-        self::assertNotContains('smooth', $old);
+        $smooth = static fn (array $of): int => \count(array_keys($of, 'smooth', true));
+        self::assertGreaterThan(2 * $smooth($old), $smooth($young), 'a young oak is often smooth yet');
     }
 
     public function testRatesAreCountedProposedWithTheirSourceAndPlayedAgainstAPart(): void
