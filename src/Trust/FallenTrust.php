@@ -31,25 +31,30 @@ final readonly class FallenTrust implements SettledTrees, PractisedTrees
 
     public function settled(Specimen $tree): void
     {
-        foreach ($this->grants->holding() as $grant) {
-            $this->look($grant);
+        $holding = $this->grants->holding();
+        if ([] === $holding) {
+            return;
+        }
+        $this->entities->flush(); // what was just signed is looked at too
+        foreach ($holding as $grant) {
+            $this->heed($grant, $this->evidence->at($tree, $grant));
         }
     }
 
     public function practised(PracticeAnswer $answer): void
     {
         foreach ($this->grants->holding($answer->by) as $grant) {
-            $this->look($grant);
+            $look = $this->evidence->inAnswer($answer, $grant);
+            $this->heed($grant, null === $look ? [] : [$look]);
         }
     }
 
-    private function look(TrustGrant $grant): void
+    /** @param list<TrustLook> $looks taken since it was granted */
+    private function heed(TrustGrant $grant, array $looks): void
     {
-        $this->entities->flush(); // what was just entered is looked at too
-        $since = $this->evidence->of($grant->learner, $grant->flora, $grant->taxon, $grant->part, $grant->on);
         $before = array_column($grant->evidence, 'id');
         $wrong = array_filter(
-            $since,
+            $looks,
             static fn (TrustLook $look): bool => TrustOutcome::ClearedWrongly === $look->outcome
                 && !\in_array($look->id, $before, true),
         );

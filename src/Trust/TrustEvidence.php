@@ -11,13 +11,16 @@ use App\Learning\PracticeAnswer;
 use App\Learning\PracticeCode;
 use App\Learning\PracticeLot;
 use App\Library\FloraLibrary;
+use App\Library\FloraRefused;
 use App\Storage\DayType;
+use App\Trees\Specimen;
 use App\Trees\TreeKind;
 use Doctrine\ORM\EntityManagerInterface;
 use Hylognosis\Clearance\Claim;
 use Hylognosis\Examination\ExaminerRole;
 use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\LookAlike;
+use Hylognosis\Flora\UnknownEntry;
 use Hylognosis\Learning\TrustLook;
 
 /**
@@ -37,6 +40,20 @@ final readonly class TrustEvidence
     ) {
     }
 
+    /** @return list<TrustLook> at one tree since that day, of a part somebody is trusted with */
+    public function at(Specimen $tree, TrustGrant $grant): array
+    {
+        [$flora, $claim] = $this->claim($grant->flora, $grant->taxon, $grant->part);
+
+        return $this->atTrees($grant->learner, $flora, $claim, $grant->on, $tree);
+    }
+
+    /** What one answer says of a part somebody is trusted with; null where it was about another. */
+    public function inAnswer(PracticeAnswer $answer, TrustGrant $grant): ?TrustLook
+    {
+        return $this->practised($answer, $this->claim($grant->flora, $grant->taxon, $grant->part)[1]);
+    }
+
     /** @return list<TrustLook> since that day */
     public function of(
         User $learner,
@@ -45,17 +62,32 @@ final readonly class TrustEvidence
         string $part,
         \DateTimeImmutable $since,
     ): array {
-        $known = $this->library->flora($flora);
-        $claim = new Claim($known->taxon($taxon), $known->taxon($taxon)->part($part), []);
+        [$known, $claim] = $this->claim($flora, $taxon, $part);
 
         return [...$this->atTrees($learner, $known, $claim, $since), ...$this->inPractice($learner, $claim, $since)];
     }
 
-    /** @return list<TrustLook> */
-    private function atTrees(User $learner, Flora $flora, Claim $claim, \DateTimeImmutable $since): array
+    /** @return array{Flora, Claim} */
+    private function claim(string $flora, string $taxon, string $part): array
     {
-        /** @var list<ExaminationRecord> $records */
-        $records = $this->entities
+        $known = $this->library->flora($flora);
+
+        return [$known, new Claim($known->taxon($taxon), $known->taxon($taxon)->part($part), [])];
+    }
+
+    /**
+     * @param Specimen|null $at only there; null: at any
+     *
+     * @return list<TrustLook>
+     */
+    private function atTrees(
+        User $learner,
+        Flora $flora,
+        Claim $claim,
+        \DateTimeImmutable $since,
+        ?Specimen $at = null,
+    ): array {
+        $query = $this->entities
             ->createQueryBuilder()
             ->select('e', 't')
             ->from(ExaminationRecord::class, 'e')
@@ -65,9 +97,12 @@ final readonly class TrustEvidence
             ->setParameter('learner', $learner)
             ->setParameter('since', $since, DayType::NAME)
             ->setParameter('flora', $flora->name)
-            ->setParameter('no', false)
-            ->getQuery()
-            ->getResult();
+            ->setParameter('no', false);
+        if (null !== $at) {
+            $query->andWhere('e.specimen = :at')->setParameter('at', $at);
+        }
+        /** @var list<ExaminationRecord> $records */
+        $records = $query->getQuery()->getResult();
         $kinds = $claim->kinds($flora);
         $likes = [
             ...array_map(static fn (LookAlike $l): string => $l->taxon, $claim->part->lookAlikes),
@@ -146,17 +181,25 @@ final readonly class TrustEvidence
                 continue; // answered a second time it is no news what it is
             }
             $seen[$answer->code] = true;
-            $drawn = $this->lot->drawn(PracticeCode::parse($answer->code));
-            if ($drawn->hope?->id === $claim->taxon->id && $drawn->part?->id === $claim->part->id) {
-                $looks[] = TrustLook::inPractice(
-                    $answer->id,
-                    $drawn->isWanted(),
-                    $answer->decision,
-                    $answer->at->setTime(0, 0),
-                );
+            $look = $this->practised($answer, $claim);
+            if (null !== $look) {
+                $looks[] = $look;
             }
         }
 
         return $looks;
+    }
+
+    private function practised(PracticeAnswer $answer, Claim $claim): ?TrustLook
+    {
+        try {
+            $drawn = $this->lot->drawn(PracticeCode::parse($answer->code));
+        } catch (UnknownEntry|FloraRefused) {
+            return null; // of a tree or a flora that is not there any more nothing can be said
+        }
+
+        return $drawn->hope?->id === $claim->taxon->id && $drawn->part?->id === $claim->part->id
+            ? TrustLook::inPractice($answer->id, $drawn->isWanted(), $answer->decision, $answer->at->setTime(0, 0))
+            : null;
     }
 }

@@ -103,6 +103,38 @@ final class TrustApiTest extends ApiTestCase
         self::assertNotNull(self::list($own, 'grants')[0]['withdrawnOn'] ?? null);
     }
 
+    public function testItFallsWhenTheTreeTurnsOutToBeAnother(): void
+    {
+        $this->signIn('ida');
+        $id = $this->elder('M-13');
+        $this->call('POST', "/api/examinations/$id/sign");
+        $this->signIn('marta');
+        $own = $this->begin('M-13');
+        foreach ([
+            'leaf.arrangement' => 'opposite',
+            'leaf.kind' => 'pinnate',
+            'leaf.stipules' => 'leafy',
+            'twig.woodiness' => 'herbaceous',
+            'flower.head' => 'flat',
+            'flower.anthers' => 'purple',
+            'outline.habit' => 'herb',
+        ] as $character => $state) {
+            $this->call('POST', "$own/scores", ['character' => $character, 'states' => [$state], 'samples' => 3]);
+            self::assertResponseIsSuccessful();
+        }
+        $this->call('POST', "$own/sign");
+        self::assertTrue(self::list($this->call('GET', '/api/trust'), 'grants')[0]['holds'] ?? false, 'not settled yet');
+        $this->call('PUT', '/api/specimens/'.$this->tree('M-13').'/kind', [
+            'taxon' => 'sambucus-ebulus',
+            'examinations' => [basename($own)],
+        ]);
+        self::assertResponseIsSuccessful();
+        $grants = array_column(self::list($this->call('GET', '/api/trust'), 'grants'), null, 'name');
+        self::assertFalse($grants['Ida Lenz']['holds'] ?? true);
+        self::assertNull($grants['Ida Lenz']['withdrawnBy'] ?? null, 'nobody had to press for that');
+        self::assertStringContainsString('took something else', self::text($grants['Ida Lenz'] ?? [], 'because'));
+    }
+
     public function testPracticeTreesAreDrawnForAPart(): void
     {
         $this->signIn('ida');
