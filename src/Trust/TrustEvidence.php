@@ -22,6 +22,7 @@ use Hylognosis\Flora\Flora;
 use Hylognosis\Flora\LookAlike;
 use Hylognosis\Flora\UnknownEntry;
 use Hylognosis\Learning\TrustLook;
+use Hylognosis\Learning\TrustOutcome;
 
 /**
  * What a learner's looks say of whether he can be trusted with a part. Only trees whose kind rests on somebody else's
@@ -116,12 +117,12 @@ final readonly class TrustEvidence
                 || '' === $tree->kind
                 || '' !== $tree->doubt
                 || $tree->kindFlora !== $flora->name
-                || !$this->isUnbiased($record)
+                || !$this->isSettledByOthers($record)
             ) {
                 continue;
             }
             $leader = $this->stored->assess($record)->identification->leader();
-            $looks[] = TrustLook::atATree(
+            $look = TrustLook::atATree(
                 $record->id,
                 $tree->id,
                 $tree->kind,
@@ -130,35 +131,51 @@ final readonly class TrustEvidence
                 $likes,
                 $record->date,
             );
+            // to name right what one knows already is nothing; to take it for another is wrong whatever one knew
+            if (TrustOutcome::ClearedWrongly === $look->outcome || $this->isUnbiased($record)) {
+                $looks[] = $look;
+            }
         }
 
         return $looks;
     }
 
-    /** The kind was settled by somebody else's eyes, and after this look was begun; or this was a second look. */
+    /** What the tree is held to be rests on an instructor's eyes, and not on this learner's alone. */
+    private function isSettledByOthers(ExaminationRecord $record): bool
+    {
+        $settled = $this->settled($record);
+        $byOthers = array_filter(
+            [] === $settled ? [] : $settled[\count($settled) - 1]->examinations,
+            function (string $id) use ($record): bool {
+                $on = $this->entities->find(ExaminationRecord::class, $id);
+
+                return null !== $on
+                    && $on->examiner !== $record->examiner
+                    && ExaminerRole::Instructor === $on->examinerRole();
+            },
+        );
+
+        return [] !== $byOthers;
+    }
+
+    /** It was begun before anybody had settled the kind; or as a second look, with nothing of the first one seen. */
     private function isUnbiased(ExaminationRecord $record): bool
     {
-        /** @var list<TreeKind> $settled */
-        $settled = $this->entities->getRepository(TreeKind::class)->findBy(
+        $first = array_values(
+            array_filter($this->settled($record), static fn (TreeKind $k): bool => '' !== $k->taxon),
+        )[0] ?? null;
+
+        return $record->unprejudiced
+            && (null !== $record->secondOf || (null !== $first && $record->createdAt < $first->saidAt));
+    }
+
+    /** @return list<TreeKind> in the order they were said */
+    private function settled(ExaminationRecord $record): array
+    {
+        return $this->entities->getRepository(TreeKind::class)->findBy(
             ['specimen' => $record->specimen],
-            ['saidAt' => 'ASC'],
+            ['saidAt' => 'ASC', 'id' => 'ASC'],
         );
-        $last = end($settled);
-        $first = array_values(array_filter($settled, static fn (TreeKind $k): bool => '' !== $k->taxon))[0] ?? null;
-        if (false === $last || null === $first) {
-            return false;
-        }
-        $byOthers = array_filter($last->examinations, function (string $id) use ($record): bool {
-            $on = $this->entities->find(ExaminationRecord::class, $id);
-
-            return null !== $on
-                && $on->examiner !== $record->examiner
-                && ExaminerRole::Instructor === $on->examinerRole();
-        });
-
-        return [] !== $byOthers
-            && $record->unprejudiced
-            && (null !== $record->secondOf || $record->createdAt < $first->saidAt);
     }
 
     /** @return list<TrustLook> */
