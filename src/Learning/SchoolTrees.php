@@ -22,6 +22,8 @@ final readonly class SchoolTrees
 {
     /** A tree of which less was read is no practice. */
     private const LEAST = 7;
+    /** One is drawn of the last so many. */
+    private const MOST = 400;
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -31,9 +33,9 @@ final readonly class SchoolTrees
     }
 
     /** By what such an examination is called in a code: nothing of it can be looked up. */
-    public static function called(ExaminationRecord $record): string
+    public static function called(string $examination): string
     {
-        return substr(hash('sha256', 'practice '.$record->id), 0, 16);
+        return substr(hash('sha256', 'practice '.$examination), 0, 16);
     }
 
     /** @return list<string> codes a learner can be given: not of trees he is to look at unbiased */
@@ -41,9 +43,9 @@ final readonly class SchoolTrees
     {
         $hidden = $this->kinds->hiddenFrom($for);
         $codes = [];
-        foreach ($this->all($for->flora) as $record) {
-            if (!isset($hidden[$record->specimen->id])) {
-                $codes[] = (string) new PracticeCode('', 0, 0, tree: self::called($record));
+        foreach (\array_slice($this->readable($for->flora), 0, self::MOST, true) as $id => $tree) {
+            if (!isset($hidden[$tree])) {
+                $codes[] = (string) new PracticeCode('', 0, 0, tree: self::called((string) $id));
             }
         }
 
@@ -53,9 +55,9 @@ final readonly class SchoolTrees
     public function of(string $called): ?ExaminationRecord
     {
         foreach ($this->library->names() as $flora) {
-            foreach ($this->all($flora) as $record) {
-                if (self::called($record) === $called) {
-                    return $record;
+            foreach (array_keys($this->readable($flora)) as $id) {
+                if (self::called((string) $id) === $called) {
+                    return $this->entities->find(ExaminationRecord::class, (string) $id);
                 }
             }
         }
@@ -97,32 +99,42 @@ final readonly class SchoolTrees
             : array_values(array_filter($score->states, static fn (string $s): bool => isset($character->states[$s])));
     }
 
-    /** @return list<ExaminationRecord> */
-    private function all(string $flora): array
+    /**
+     * Signed by an instructor, the kind settled and not doubted, and enough of it read.
+     *
+     * @return array<string, string> id of the examination → id of the tree, the last first
+     */
+    private function readable(string $flora): array
     {
-        /** @var list<ExaminationRecord> $records */
-        $records = $this->entities
+        /** @var list<array{id: string, tree: string, kind: string}> $rows */
+        $rows = $this->entities
             ->createQueryBuilder()
-            ->select('e', 't', 's')
+            ->select('e.id AS id, t.id AS tree, t.kind AS kind')
             ->from(ExaminationRecord::class, 'e')
             ->join('e.specimen', 't')
             ->join('e.scores', 's')
             ->where("e.signedAt IS NOT NULL AND e.flora = :flora AND t.kind <> '' AND t.doubt = ''")
             ->andWhere('t.kindFlora = :flora AND e.examinedAs = :role AND e.broughtIn = :no')
+            ->andWhere('s.answer = :seen AND s.takenBackAt IS NULL AND s.either = :no')
             ->setParameter('flora', $flora)
             ->setParameter('role', ExaminerRole::Instructor->value)
+            ->setParameter('seen', ScoreAnswer::Seen->value)
             ->setParameter('no', false)
-            ->orderBy('e.createdAt')
+            ->groupBy('e.id, t.id, t.kind, e.createdAt')
+            ->having('COUNT(DISTINCT s.character) >= :least')
+            ->setParameter('least', self::LEAST)
+            ->orderBy('e.createdAt', 'DESC')
+            ->addOrderBy('e.id')
             ->getQuery()
-            ->getResult();
-        $known = $this->library->flora($flora);
+            ->getArrayResult();
+        $known = $this->library->flora($flora)->taxa;
+        $readable = [];
+        foreach ($rows as $row) {
+            if (isset($known[$row['kind']])) {
+                $readable[$row['id']] = $row['tree'];
+            }
+        }
 
-        return array_values(
-            array_filter(
-                $records,
-                fn (ExaminationRecord $record): bool => isset($known->taxa[$record->specimen->kind])
-                    && \count($this->seen($record, $known)) >= self::LEAST,
-            ),
-        );
+        return $readable;
     }
 }
