@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { client, type Schemas, unwrap } from "../../api/client";
-import { Loading, Trouble } from "../../ui/controls";
+import { Loading, Sideways, Trouble } from "../../ui/controls";
 import { PageHead } from "../../ui/page-head";
 import { capital } from "../../words/text";
 import { LearnNav } from "./learn-nav";
@@ -26,32 +26,36 @@ export default function Agreement() {
         <p className="mt-5">No tree was examined by two people yet. Have one tree scored blind by several; what they differ in is worth an hour.</p>
       )}
       {characters.length > 0 && (
-        <table className="mt-5 w-full text-left">
-          <caption className="sr-only">Agreement by character</caption>
-          <thead className="text-sm text-faded">
-            <tr>
-              <th scope="col" className="py-1 pr-3 font-normal">
-                Character
-              </th>
-              <th scope="col" className="py-1 pr-3 text-right font-normal">
-                Trees
-              </th>
-              <th scope="col" className="py-1 pr-3 text-right font-normal">
-                AC1, 19 of 20
-              </th>
-              <th scope="col" className="py-1 text-right font-normal">
-                Kappa, 19 of 20
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {[...characters]
-              .sort((a, b) => b.differ.length - a.differ.length || (b.trees >= FEW ? 1 : 0) - (a.trees >= FEW ? 1 : 0))
-              .map((c) => (
-                <Row key={c.character} c={c} />
-              ))}
-          </tbody>
-        </table>
+        <div className="mt-5">
+          <Sideways label="Agreement by character">
+            <table className="w-full text-left">
+              <caption className="sr-only">Agreement by character</caption>
+              <thead className="text-sm text-faded">
+                <tr>
+                  <th scope="col" className="py-1 pr-3 font-normal">
+                    Character
+                  </th>
+                  <th scope="col" className="py-1 pr-3 text-right font-normal">
+                    Trees
+                  </th>
+                  <th scope="col" className="py-1 pr-3 text-right font-normal">
+                    AC1, 19 of 20
+                  </th>
+                  <th scope="col" className="py-1 text-right font-normal">
+                    Kappa, 19 of 20
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {[...characters]
+                  .sort((a, b) => b.differ.length - a.differ.length || (b.trees >= FEW ? 1 : 0) - (a.trees >= FEW ? 1 : 0))
+                  .map((c) => (
+                    <Row key={c.character} c={c} />
+                  ))}
+              </tbody>
+            </table>
+          </Sideways>
+        </div>
       )}
       {characters.length > 0 && (
         <p className="mt-2 text-sm text-faded">
@@ -85,11 +89,11 @@ function Row({ c }: { c: Schemas["AgreementView"] }) {
           {capital(c.label)}
         </th>
         <td className="figures py-1.5 pr-3 text-right">{c.trees}</td>
-        <td className="figures py-1.5 pr-3 text-right whitespace-nowrap">
+        <td className="figures py-1.5 pr-3 text-right wide:whitespace-nowrap">
           {c.trees < FEW ? <span className="text-faded">too few trees</span> : c.ac1.toFixed(2)}
           {c.low != null && c.high != null && ` (${c.low.toFixed(2)} to ${c.high.toFixed(2)})`}
         </td>
-        <td className="figures py-1.5 text-right whitespace-nowrap">
+        <td className="figures py-1.5 text-right wide:whitespace-nowrap">
           {c.kappa != null && c.trees >= FEW && c.kappa.toFixed(2)}
           {c.kappa != null && c.kappaLow != null && c.kappaHigh != null && ` (${c.kappaLow.toFixed(2)} to ${c.kappaHigh.toFixed(2)})`}
           {c.kappa != null && c.trees >= FEW && <span className="block text-xs text-faded">{c.isCohens ? "Cohen" : "Fleiss"}</span>}
