@@ -84,7 +84,7 @@ function Tree({ code }: { code: string }) {
         <LearnNav />
       </div>
       {answer.data ? (
-        <Result result={answer.data} code={code} flora={flora.data} />
+        <Result result={answer.data} code={code} flora={flora.data} plates={code.startsWith("tree.") ? [] : organs(shown)} />
       ) : (
         <>
           {tree.data.hope && (
@@ -378,7 +378,17 @@ function Decide(p: {
   );
 }
 
-function Result({ result: r, code, flora }: { result: Schemas["PracticeResultView"]; code: string; flora: Flora }) {
+function Result({
+  result: r,
+  code,
+  flora,
+  plates,
+}: {
+  result: Schemas["PracticeResultView"];
+  code: string;
+  flora: Flora;
+  plates: ReturnType<typeof organs>;
+}) {
   const wrong = r.readings.filter((x) => !x.isRight);
   const drawing = (character: string, state: string) =>
     flora.characters.find((c) => c.id === character)?.states.find((s) => s.id === state)?.drawing ?? "";
@@ -410,6 +420,15 @@ function Result({ result: r, code, flora }: { result: Schemas["PracticeResultVie
         {r.foreseen.length > 0 && ` Of these you named ${r.foreseen.join(", ")}.`}
         {r.leader && r.readings.length > 0 && ` Your scores spoke for ${r.leader}.`}
       </p>
+      <ul className="mt-3 flex flex-wrap gap-2" aria-label="The tree again">
+        {plates.map((o) => (
+          <li key={o.organ}>
+            <svg viewBox="0 0 132 132" className="w-36 border border-rule bg-sheet" role="img" aria-label={o.label}>
+              <Scene marks={o.marks} wide={132} high={132} least={26} />
+            </svg>
+          </li>
+        ))}
+      </ul>
       <h2 className="mt-4 border-b border-ink text-lg">
         {r.readings.length === 0 ? "Nothing was looked at" : `${r.readings.length - wrong.length} of ${r.readings.length} looks right`}
       </h2>
